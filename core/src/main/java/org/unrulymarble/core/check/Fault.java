@@ -1,0 +1,47 @@
+package org.unrulymarble.core.check;
+
+import java.util.List;
+
+/**
+ * One thing wrong with one field.
+ *
+ * @param field path from the refused value, such as {@code blocks[2].sets}; empty for the value itself
+ * @param rule what the field must keep; the words for it live with the screens and the server
+ * @param figures the numbers or words that belong to the rule, in the order of its text
+ */
+public record Fault(String field, Rule rule, List<Object> figures) {
+
+    public Fault {
+        figures = List.copyOf(figures);
+    }
+
+    /** The same fault seen from one level up: {@code sets} under {@code blocks[2]} is {@code blocks[2].sets}. */
+    public Fault under(String parent) {
+        String path = field.isEmpty() ? parent : field.startsWith("[") ? parent + field : parent + "." + field;
+        return new Fault(path, rule, figures);
+    }
+
+    /** The rules that a field can break. */
+    public enum Rule {
+        /** Absent or null; figures: none. */
+        REQUIRED,
+        /** A number outside its range; figures: least, greatest. */
+        RANGE,
+        /** A number that must be above a limit; figures: limit, greatest. */
+        ABOVE,
+        /** Text too long or blank; figures: fewest, most letters. */
+        LENGTH,
+        /** A list with too few or too many entries; figures: fewest, most. */
+        ENTRIES,
+        /** A word that is none of those allowed; figures: the allowed words. */
+        ONE_OF,
+        /** An id that nothing is known under; figures: the id. */
+        UNKNOWN,
+        /** Two fields that do not fit each other; figures: the other field. */
+        AT_LEAST_FIELD,
+        /** The same id used twice; figures: the id. */
+        TWICE,
+        /** Not readable as the kind of value that is wanted; figures: what it must be. */
+        KIND
+    }
+}

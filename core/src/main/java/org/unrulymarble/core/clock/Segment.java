@@ -1,0 +1,29 @@
+package org.unrulymarble.core.clock;
+
+/**
+ * One stretch of the lesson; segments tile it without gap or overlap and none is empty.
+ *
+ * @param index place in the lesson, from 0
+ * @param block block it belongs to, from 0; a transition belongs to the block that it leaves
+ * @param set from 0; of the set just done for a gap; -1 before the first set and in a transition
+ * @param turn from 0; -1 where no turn is on
+ * @param side 0 or 1 for work, -1 elsewhere
+ */
+public record Segment(int index, int block, Kind kind, long startSec, long durationSec, int set, int turn, int side) {
+
+    /** What happens in a segment. */
+    public enum Kind {
+        SETUP,
+        EXPLAIN,
+        COUNT_IN,
+        WORK,
+        SIDE_SWAP,
+        TURN_SWAP,
+        REST,
+        TRANSITION
+    }
+
+    public long endSec() {
+        return startSec + durationSec;
+    }
+}

@@ -1,0 +1,151 @@
+package org.unrulymarble.core.ladder;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
+
+/** One mapping of a YAML file, read field by field; remembers what was asked for, so that a misspelt field is found. */
+final class Fields {
+
+    private final Map<?, ?> map;
+    private final Set<String> read = new HashSet<>();
+
+    Fields(Map<?, ?> map) {
+        this.map = map;
+    }
+
+    String text(String field) {
+        return as(field, String.class, "text");
+    }
+
+    Boolean bool(String field) {
+        return as(field, Boolean.class, "true or false");
+    }
+
+    Integer whole(String field) {
+        return as(field, Integer.class, "a whole number");
+    }
+
+    Double number(String field) {
+        Number n = as(field, Number.class, "a number");
+        return n == null ? null : n.doubleValue();
+    }
+
+    List<String> texts(String field) {
+        return list(field, o -> cast(o, String.class, "text"));
+    }
+
+    /** A word of an enum, written small and with hyphens: {@code both-sides}. */
+    <E extends Enum<E>> E word(String field, Class<E> kind) {
+        String text = text(field);
+        return text == null ? null : at(field, () -> parse(text, kind));
+    }
+
+    <E extends Enum<E>> List<E> words(String field, Class<E> kind) {
+        return list(field, o -> parse(cast(o, String.class, "text"), kind));
+    }
+
+    <T> List<T> parts(String field, Function<Fields, T> shape) {
+        return list(field, o -> whole(new Fields(cast(o, Map.class, "a mapping")), shape));
+    }
+
+    <T> T part(String field, Function<Fields, T> shape) {
+        Map<?, ?> inner = as(field, Map.class, "a mapping");
+        return inner == null ? null : at(field, () -> whole(new Fields(inner), shape));
+    }
+
+    boolean has(String field) {
+        return map.get(field) != null;
+    }
+
+    /** Shapes a value and then insists that every field of the file was used. */
+    static <T> T whole(Fields fields, Function<Fields, T> shape) {
+        T value;
+        try {
+            value = shape.apply(fields);
+        } catch (Refused e) {
+            Fault first = e.faults().get(0);
+            throw new Unreadable(first.field(), first.rule() + " " + first.figures());
+        }
+        for (Object key : fields.map.keySet())
+            if (!fields.read.contains(String.valueOf(key)))
+                throw new Unreadable(String.valueOf(key), "is no field of a ladder");
+        return value;
+    }
+
+    private <T> T as(String field, Class<T> kind, String must) {
+        read.add(field);
+        Object value = map.get(field);
+        return value == null ? null : at(field, () -> cast(value, kind, must));
+    }
+
+    private <T> List<T> list(String field, Function<Object, T> each) {
+        List<?> raw = as(field, List.class, "a list");
+        if (raw == null) return null;
+        List<T> out = new ArrayList<>();
+        for (int i = 0; i < raw.size(); i++) {
+            Object entry = raw.get(i);
+            out.add(at(field + "[" + i + "]", () -> each.apply(entry)));
+        }
+        return out;
+    }
+
+    private static <T> T cast(Object value, Class<T> kind, String must) {
+        if (!kind.isInstance(value)) throw new Unreadable("", "must be " + must + ", not «" + value + "»");
+        return kind.cast(value);
+    }
+
+    private static <E extends Enum<E>> E parse(String text, Class<E> kind) {
+        String name = text.toUpperCase(Locale.ROOT).replace('-', '_');
+        return Arrays.stream(kind.getEnumConstants())
+                .filter(e -> e.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new Unreadable(
+                        "",
+                        "must be one of "
+                                + Arrays.stream(kind.getEnumConstants())
+                                        .map(e -> e.name()
+                                                .toLowerCase(Locale.ROOT)
+                                                .replace('_', '-'))
+                                        .collect(Collectors.joining(", "))
+                                + ", not «" + text + "»"));
+    }
+
+    private static <T> T at(String field, java.util.function.Supplier<T> reader) {
+        try {
+            return reader.get();
+        } catch (Unreadable e) {
+            String rest = e.path().isEmpty() ? "" : "." + e.path();
+            throw new Unreadable(field + rest, e.reason());
+        }
+    }
+
+    /** Says where in the mapping reading failed, and why. */
+    static final class Unreadable extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+        private final String path;
+        private final String reason;
+
+        Unreadable(String path, String reason) {
+            super(path + ": " + reason);
+            this.path = path;
+            this.reason = reason;
+        }
+
+        String path() {
+            return path;
+        }
+
+        String reason() {
+            return reason;
+        }
+    }
+}

@@ -1,0 +1,20 @@
+package org.unrulymarble.core.ladder;
+
+import org.unrulymarble.core.check.Checks;
+
+/**
+ * Planning pace of a rung, ours and editable.
+ *
+ * @param hitSec seconds for one try that counts, 0.01 to 600
+ * @param missSec seconds for a try that fails and its fetch, 0.01 to 600
+ * @param stepSec seconds to walk one step of distance, 0 to 600
+ */
+public record Pace(Double hitSec, Double missSec, Double stepSec) {
+    public Pace {
+        new Checks()
+                .range("hitSec", hitSec, 0.01, 600)
+                .range("missSec", missSec, 0.01, 600)
+                .range("stepSec", stepSec, 0, 600)
+                .done();
+    }
+}

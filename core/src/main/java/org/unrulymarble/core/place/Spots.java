@@ -1,0 +1,105 @@
+package org.unrulymarble.core.place;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Rounding;
+
+/**
+ * How many can work in a space at once, set out in rows. A plain grid: a cleverer packing may hold more.
+ *
+ * @param spots how many spots fit
+ * @param waves how many waves the pupils make; 0 for no pupils, null where nothing fits
+ * @param rows spots across the rows, 0 where nothing fits
+ * @param columns spots in a row, 0 where nothing fits
+ * @param placed the rectangles, measured from the corner of the room where wall and length begin; the wall runs along y = 0
+ * @param reason why nothing fits, or null
+ */
+public record Spots(int spots, Integer waves, int rows, int columns, List<Placed> placed, Reason reason) {
+
+    /** Why a space holds no spot. */
+    public enum Reason {
+        NO_WALL,
+        WALL_TOO_SHORT,
+        TOO_LITTLE_DEPTH,
+        CEILING_TOO_LOW,
+        FLOOR_TOO_SMALL
+    }
+
+    /** One spot on the floor, in metres; x along the room's length (or the wall), y across it (or away from the wall). */
+    public record Placed(double xM, double yM, double alongM, double acrossM) {}
+
+    /** The question: which space, which footprint, for how many pupils, how many of them to a spot. */
+    public record Ask(Space space, Footprint footprint, Integer pupils, Integer perSpot) {
+        public Ask {
+            new Checks()
+                    .required("space", space)
+                    .required("footprint", footprint)
+                    .range("pupils", pupils, 0, 500)
+                    .range("perSpot", perSpot, 1, 500)
+                    .done();
+        }
+    }
+
+    /** Source: the house's reckoning "spots"; along(room, size) = floor((room - 2 edge + gap) / (size + gap)), not below 0. */
+    public static Spots of(Ask ask) {
+        Space room = ask.space();
+        Footprint f = ask.footprint();
+        if (f.heightM() != null && room.ceilingM() != null && !Rounding.fits(f.heightM(), room.ceilingM()))
+            return none(ask, Reason.CEILING_TOO_LOW);
+        return f.needsWall() ? atWall(ask) : onFloor(ask);
+    }
+
+    private static Spots atWall(Ask ask) {
+        Wall wall = ask.space().wall();
+        Footprint f = ask.footprint();
+        if (wall == null) return none(ask, Reason.NO_WALL);
+        if (!Rounding.fits(f.lengthM() + f.edgeM(), wall.depthM())) return none(ask, Reason.TOO_LITTLE_DEPTH);
+        int columns = along(wall.runM(), f.widthM(), f);
+        if (columns == 0) return none(ask, Reason.WALL_TOO_SHORT);
+        return placed(ask, columns, 1, f.widthM(), f.lengthM(), 0);
+    }
+
+    private static Spots onFloor(Ask ask) {
+        Space room = ask.space();
+        Footprint f = ask.footprint();
+        int lengthwise = along(room.lengthM(), f.lengthM(), f);
+        int acrossLength = along(room.widthM(), f.widthM(), f);
+        int crosswise = along(room.lengthM(), f.widthM(), f);
+        int acrossCross = along(room.widthM(), f.lengthM(), f);
+        if (f.oneRow()) {
+            lengthwise = Math.min(lengthwise, 1);
+            acrossCross = Math.min(acrossCross, 1);
+        }
+        int straight = lengthwise * acrossLength;
+        int turned = crosswise * acrossCross;
+        if (straight == 0 && turned == 0) return none(ask, Reason.FLOOR_TOO_SMALL);
+        return straight >= turned
+                ? placed(ask, lengthwise, acrossLength, f.lengthM(), f.widthM(), f.edgeM())
+                : placed(ask, crosswise, acrossCross, f.widthM(), f.lengthM(), f.edgeM());
+    }
+
+    /** How many of {@code sizeM} stand along {@code roomM}. */
+    private static int along(double roomM, double sizeM, Footprint f) {
+        return Math.max(0, Rounding.floor((roomM - 2 * f.edgeM() + f.gapM()) / (sizeM + f.gapM())));
+    }
+
+    private static Spots placed(Ask ask, int columns, int rows, double alongM, double acrossM, double firstYM) {
+        Footprint f = ask.footprint();
+        List<Placed> rectangles = new ArrayList<>(columns * rows);
+        for (int row = 0; row < rows; row++)
+            for (int column = 0; column < columns; column++)
+                rectangles.add(new Placed(
+                        f.edgeM() + column * (alongM + f.gapM()),
+                        firstYM + row * (acrossM + f.gapM()),
+                        alongM,
+                        acrossM));
+        int spots = columns * rows;
+        int waves = Rounding.ceil((double) ask.pupils() / ((double) spots * ask.perSpot()));
+        return new Spots(spots, waves, rows, columns, List.copyOf(rectangles), null);
+    }
+
+    private static Spots none(Ask ask, Reason reason) {
+        return new Spots(0, ask.pupils() == 0 ? 0 : null, 0, 0, List.of(), reason);
+    }
+}

@@ -1,0 +1,2 @@
+/** Rooms, and how many can work in them at once. Lengths in metres. */
+package org.unrulymarble.core.place;

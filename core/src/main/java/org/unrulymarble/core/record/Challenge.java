@@ -1,0 +1,123 @@
+package org.unrulymarble.core.record;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.score.Side;
+
+/**
+ * Where one pupil stands on one rung, worked out from the attempts alone.
+ *
+ * @param modifiers empty for the rung as it is; with modifiers it is a challenge of its own
+ * @param completedOn the day on which the gate was met, on a two-sided rung by the second side; null if it was not yet
+ * @param sides best and last of each side that was tried
+ * @param rounds how many rounds
+ * @param tries tries that were counted one by one, hits and misses
+ */
+public record Challenge(
+        String pupilId,
+        String ladderId,
+        String rungId,
+        List<Modifier> modifiers,
+        LocalDate completedOn,
+        List<SideRecord> sides,
+        int rounds,
+        int tries) {
+
+    /**
+     * @param best among rounds as long as the last one, since other lengths do not compare
+     * @param workSec length of the last round, or null if it was not by the clock
+     * @param metOn first day on which this side met the gate, or null
+     */
+    public record SideRecord(Side side, int best, int last, LocalDate lastOn, Integer workSec, LocalDate metOn) {}
+
+    public boolean completed() {
+        return completedOn != null;
+    }
+
+    /**
+     * All challenges that these attempts tell of, in the order in which they were first tried.
+     *
+     * @param attempts in any order; those on ladders or rungs no longer known are left out
+     */
+    public static List<Challenge> of(List<Attempt> attempts, Catalogue catalogue) {
+        record Key(String pupilId, String ladderId, String rungId, List<Modifier> modifiers) {}
+        Map<Key, List<Attempt>> groups = new LinkedHashMap<>();
+        attempts.stream()
+                .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
+                .forEach(a -> groups.computeIfAbsent(
+                                new Key(a.pupilId(), a.ladderId(), a.rungId(), a.modifiers()), k -> new ArrayList<>())
+                        .add(a));
+        List<Challenge> out = new ArrayList<>();
+        groups.forEach((key, group) -> catalogue
+                .rung(key.ladderId(), key.rungId())
+                .ifPresent(rung -> out.add(new Challenge(
+                        key.pupilId(),
+                        key.ladderId(),
+                        key.rungId(),
+                        key.modifiers(),
+                        completedOn(rung, group),
+                        sideRecords(rung, group),
+                        group.size(),
+                        counted(group)))));
+        return out;
+    }
+
+    private static int counted(List<Attempt> group) {
+        return group.stream()
+                .filter(a -> a.hits() != null && a.misses() != null)
+                .mapToInt(a -> a.hits() + a.misses())
+                .sum();
+    }
+
+    /** The day when the last of the rung's sides met its gate. */
+    private static LocalDate completedOn(Rung rung, List<Attempt> group) {
+        LocalDate latest = null;
+        for (Side side : Side.of(rung.sides())) {
+            LocalDate met = metOn(rung, group, side);
+            if (met == null) return null;
+            if (latest == null || met.isAfter(latest)) latest = met;
+        }
+        return latest;
+    }
+
+    private static LocalDate metOn(Rung rung, List<Attempt> group, Side side) {
+        return group.stream()
+                .filter(a -> a.side() == side && met(rung, a))
+                .map(Attempt::on)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Whether this one round meets the rung's gate. */
+    public static boolean met(Rung rung, Attempt a) {
+        return rung.gate().metBy(rung.measure(), a.score(), a.tries(), a.workSec());
+    }
+
+    private static List<SideRecord> sideRecords(Rung rung, List<Attempt> group) {
+        Map<Side, List<Attempt>> bySide = new EnumMap<>(Side.class);
+        for (Attempt a : group)
+            bySide.computeIfAbsent(a.side(), s -> new ArrayList<>()).add(a);
+        List<SideRecord> out = new ArrayList<>();
+        bySide.forEach((side, tried) -> {
+            Attempt last = tried.get(tried.size() - 1);
+            Comparator<Integer> better =
+                    rung.measure().lessIsBetter() ? Comparator.reverseOrder() : Comparator.naturalOrder();
+            int best = tried.stream()
+                    .filter(a -> Objects.equals(a.workSec(), last.workSec()))
+                    .map(Attempt::score)
+                    .max(better)
+                    .orElseThrow();
+            out.add(new SideRecord(side, best, last.score(), last.on(), last.workSec(), metOn(rung, tried, side)));
+        });
+        return out;
+    }
+}

@@ -1,0 +1,159 @@
+package org.unrulymarble.core.score;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.unrulymarble.core.ladder.Measure;
+
+/** Folds a run's events into where it stands and what was scored. The order in which events arrive makes no difference. */
+public final class RunLog {
+
+    private final RunScript script;
+    private final Map<UUID, RunEvent> events = new HashMap<>();
+
+    public RunLog(RunScript script) {
+        this.script = script;
+    }
+
+    /** Adds events; one whose id is known already changes nothing. */
+    public RunLog add(Collection<RunEvent> more) {
+        for (RunEvent event : more) events.putIfAbsent(event.id(), event);
+        return this;
+    }
+
+    public RunState fold() {
+        List<RunEvent> inOrder = standing();
+        RunClock clock = RunClock.AT_START;
+        boolean finished = false;
+        Set<RoundKey> dropped = new HashSet<>();
+        Map<Integer, Integer> begunAgain = new HashMap<>();
+        Map<TallyKey, Tally> tallies = new LinkedHashMap<>();
+        for (RunEvent e : inOrder) {
+            switch (e.kind()) {
+                case GO, HOLD -> clock = moved(clock, e, e.kind() == RunEvent.Kind.GO);
+                case AGAIN, BACK -> {
+                    RunClock.Position left = clock.at(script, e.atMs());
+                    // A round that is begun anew before its end counts for nothing: the new one stands in its place.
+                    if (script.isRound(left.segment()))
+                        dropped.add(new RoundKey(left.segment(), takeOf(begunAgain, left.segment())));
+                    begunAgain.merge(e.segment(), 1, Integer::sum);
+                    clock = moved(clock, e, clock.playing());
+                }
+                case NEXT -> clock = moved(clock, e, clock.playing());
+                case EXTEND -> clock = extended(clock, e);
+                case HIT, MISS, COLLECT ->
+                    tallies.computeIfAbsent(new TallyKey(e.segment(), e.take(), e.pupilId()), k -> new Tally())
+                            .add(e);
+                case FINISH -> {
+                    RunClock.Position end = clock.at(script, e.atMs());
+                    clock = new RunClock(end.segment(), end.offsetMs(), e.atMs(), false, clock.addedSec());
+                    finished = true;
+                }
+                case TAKE_BACK -> {
+                    // Already left out by standing().
+                }
+            }
+        }
+        return new RunState(clock, finished, results(tallies, dropped));
+    }
+
+    /** Events in order, without those that were taken back. */
+    private List<RunEvent> standing() {
+        Set<UUID> takenBack = new HashSet<>();
+        for (RunEvent e : events.values()) if (e.kind() == RunEvent.Kind.TAKE_BACK) takenBack.add(e.target());
+        return events.values().stream()
+                .filter(e -> !takenBack.contains(e.id()))
+                .sorted(Comparator.comparing(e -> e.id().toString()))
+                .toList();
+    }
+
+    private static RunClock moved(RunClock clock, RunEvent e, boolean playing) {
+        return new RunClock(e.segment(), e.offsetMs(), e.atMs(), playing, clock.addedSec());
+    }
+
+    /** More time for one segment; the clock is anchored first, so that time that has passed already stays as it was. */
+    private RunClock extended(RunClock clock, RunEvent e) {
+        RunClock.Position now = clock.at(script, e.atMs());
+        Map<Integer, Integer> added = new TreeMap<>(clock.addedSec());
+        added.merge(e.segment(), e.addSec(), Integer::sum);
+        return new RunClock(now.segment(), now.offsetMs(), e.atMs(), clock.playing(), added);
+    }
+
+    /** How often a round has been begun: once, and once more for every return to it or to a place before it. */
+    private static int takeOf(Map<Integer, Integer> begunAgain, int segment) {
+        int take = 1;
+        for (Map.Entry<Integer, Integer> e : begunAgain.entrySet()) if (e.getKey() <= segment) take += e.getValue();
+        return take;
+    }
+
+    private List<RoundResult> results(Map<TallyKey, Tally> tallies, Set<RoundKey> dropped) {
+        List<RoundResult> out = new ArrayList<>();
+        tallies.forEach((key, tally) -> {
+            if (dropped.contains(new RoundKey(key.segment(), key.take()))) return;
+            RunScript.Crew crew = script.crewOf(script.segment(key.segment()), key.pupilId());
+            if (crew != null) out.add(result(key, tally, crew));
+        });
+        out.sort(Comparator.comparingInt(RoundResult::segment)
+                .thenComparingInt(RoundResult::take)
+                .thenComparing(RoundResult::pupilId));
+        return List.copyOf(out);
+    }
+
+    private RoundResult result(TallyKey key, Tally tally, RunScript.Crew crew) {
+        RunScript.Block block = script.blockOf(script.segment(key.segment()));
+        boolean tapped = tally.hits + tally.misses > 0;
+        int tappedScore = block.measure() == Measure.LONGEST_RUN ? tally.longestRun : tally.hits;
+        // A number told afterwards is the last word; the taps stand beside it only where they agree.
+        boolean told = tally.collected != null && (!tapped || tally.collected != tappedScore);
+        int score = told ? tally.collected : tappedScore;
+        Integer misses = told ? null : (Integer) tally.misses;
+        Integer hits = told
+                ? (block.measure() == Measure.LONGEST_RUN || !block.measure().tappable() ? null : score)
+                : (Integer) tally.hits;
+        Integer tries = told
+                ? (block.measure() == Measure.HITS_OF_N ? block.reps() : null)
+                : (Integer) (tally.hits + tally.misses);
+        RoundResult.Source source = !told
+                ? RoundResult.Source.ADULT
+                : crew.helpers().isEmpty() ? RoundResult.Source.SELF : RoundResult.Source.PARTNER;
+        List<String> jointWith =
+                crew.workers().stream().filter(w -> !w.equals(key.pupilId())).toList();
+        return new RoundResult(key.pupilId(), key.segment(), key.take(), score, hits, misses, tries, source, jointWith);
+    }
+
+    private record RoundKey(int segment, int take) {}
+
+    private record TallyKey(int segment, int take, String pupilId) {}
+
+    /** Counts of one pupil in one round. */
+    private static final class Tally {
+        int hits;
+        int misses;
+        int run;
+        int longestRun;
+        Integer collected;
+
+        void add(RunEvent e) {
+            switch (e.kind()) {
+                case HIT -> {
+                    hits++;
+                    run++;
+                    longestRun = Math.max(longestRun, run);
+                }
+                case MISS -> {
+                    misses++;
+                    run = 0;
+                }
+                default -> collected = e.score();
+            }
+        }
+    }
+}

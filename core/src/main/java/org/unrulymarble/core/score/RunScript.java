@@ -1,0 +1,66 @@
+package org.unrulymarble.core.score;
+
+import java.util.List;
+import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Modifier;
+
+/**
+ * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
+ * later change of the plan never changes what was run.
+ */
+public record RunScript(List<Segment> segments, List<Block> blocks) {
+
+    public RunScript {
+        segments = List.copyOf(segments);
+        blocks = List.copyOf(blocks);
+    }
+
+    /**
+     * @param sides in the order of the segments' side 0 and 1
+     * @param reps what one side asks for by count, or null by clock
+     * @param workSec planned seconds of one side of one turn
+     * @param meanwhileLadderId what the waiting waves do, or null
+     */
+    public record Block(
+            String ladderId,
+            String rungId,
+            List<Modifier> modifiers,
+            Measure measure,
+            List<Side> sides,
+            Integer reps,
+            int workSec,
+            String meanwhileLadderId,
+            String meanwhileRungId,
+            List<Turn> turns) {}
+
+    /** @param waiting pupils whose wave is not at the spots */
+    public record Turn(int wave, int part, List<Crew> crews, List<String> waiting) {}
+
+    /** Who is at one spot in one turn. {@code spot} from 0. */
+    public record Crew(int spot, List<String> workers, List<String> helpers) {}
+
+    public Segment segment(int index) {
+        return segments.get(index);
+    }
+
+    public Block blockOf(Segment segment) {
+        return blocks.get(segment.block());
+    }
+
+    public Turn turnOf(Segment segment) {
+        return blockOf(segment).turns().get(segment.turn());
+    }
+
+    public boolean isRound(int segmentIndex) {
+        return segmentIndex >= 0
+                && segmentIndex < segments.size()
+                && segments.get(segmentIndex).kind() == Segment.Kind.WORK;
+    }
+
+    /** The crew in which {@code pupilId} works in this round, or null. */
+    public Crew crewOf(Segment round, String pupilId) {
+        for (Crew crew : turnOf(round).crews()) if (crew.workers().contains(pupilId)) return crew;
+        return null;
+    }
+}

@@ -1,0 +1,54 @@
+package org.unrulymarble.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.unrulymarble.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule the_core_needs_nothing_but_java_and_a_yaml_reader = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage("java..", "org.unrulymarble.core..", "org.yaml.snakeyaml..");
+
+    @ArchTest
+    static final ArchRule the_core_has_no_clock_of_its_own = classes()
+            .should()
+            .onlyCallMethodsThat(com.tngtech.archunit.base.DescribedPredicate.not(
+                    com.tngtech.archunit.core.domain.JavaMember.Predicates.declaredIn(System.class)
+                            .and(com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching(
+                                    "currentTimeMillis|nanoTime"))));
+
+    @ArchTest
+    static final ArchRule packages_form_layers = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("check")
+            .definedBy("..core.check..")
+            .layer("things")
+            .definedBy("..core.ladder..", "..core.kit..", "..core.place..")
+            .layer("reckonings")
+            .definedBy("..core.clock..")
+            .layer("results")
+            .definedBy("..core.score..", "..core.record..")
+            .layer("lesson")
+            .definedBy("..core.plan..")
+            .whereLayer("lesson")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("results")
+            .mayOnlyBeAccessedByLayers("lesson")
+            .whereLayer("reckonings")
+            .mayOnlyBeAccessedByLayers("lesson", "results")
+            .whereLayer("things")
+            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings");
+
+    @ArchTest
+    static final ArchRule no_circles =
+            slices().matching("org.unrulymarble.core.(*)..").should().beFreeOfCycles();
+}

@@ -1,0 +1,108 @@
+package org.unrulymarble.core.ladder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LadderFilesTest {
+
+    private static String handle;
+
+    @BeforeAll
+    static void read() throws Exception {
+        try (var in = LadderFiles.class.getResourceAsStream("/ladders/handle.yaml")) {
+            handle = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    @Test
+    void ships_at_least_three_ladders_in_each_family() {
+        var byFamily = Catalogue.shipped().all().stream()
+                .collect(Collectors.groupingBy(Ladder::family, Collectors.counting()));
+
+        assertThat(byFamily).containsOnlyKeys(Family.values());
+        assertThat(byFamily.values()).allMatch(n -> n >= 3);
+    }
+
+    @Test
+    void no_two_rungs_share_their_words() {
+        Set<String> seen = new HashSet<>();
+        for (Ladder ladder : Catalogue.shipped().all())
+            for (Rung rung : ladder.rungs())
+                assertThat(seen.add(rung.task()))
+                        .as("%s/%s", ladder.id(), rung.id())
+                        .isTrue();
+    }
+
+    @Test
+    void a_gate_can_be_met_at_the_rungs_own_pace_in_its_own_dose() {
+        for (Ladder ladder : Catalogue.shipped().all())
+            for (Rung rung : ladder.rungs()) {
+                if (rung.gate().inSec() == null) continue;
+                assertThat(rung.gate().reach() * rung.pace().hitSec())
+                        .as("%s/%s: seconds that the gate takes at the planning pace", ladder.id(), rung.id())
+                        .isLessThanOrEqualTo(rung.gate().inSec() * 1.15);
+                assertThat(rung.doses().clock().workSec())
+                        .as("%s/%s: the round is as long as its gate", ladder.id(), rung.id())
+                        .isLessThanOrEqualTo(rung.gate().inSec());
+            }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            effort: 3|effort: 9|low-and-loud-dribble|effort
+            effort: 3|effort: lots|low-and-loud-dribble|effort
+            noise: loud|noise: deafening|low-and-loud-dribble|noise
+            lever: eyes|lever: start|low-and-loud-dribble|rungs[1].lever
+            measure: longest-run|measure: loudest|table-top-taps|rungs[1].measure
+            pace: {hitSec: 1.4, missSec: 3.0, stepSec: 0}|pace: {hitSec: 0, missSec: 3.0, stepSec: 0}|round-the-middle|rungs[0].pace.hitSec
+            id: eyes-up|id: knee-high|low-and-loud-dribble|rungs
+            easier: Let it come up to the hip.|eesier: Let it come up to the hip.|low-and-loud-dribble|rungs[0].easier
+            family: handle|family: juggle|low-and-loud-dribble|family
+            """)
+    void a_bad_file_names_file_ladder_and_field(String good, String bad, String ladder, String field) {
+        String broken = handle.replaceFirst("(?m)" + java.util.regex.Pattern.quote(good) + "$", bad);
+        assertThat(broken).isNotEqualTo(handle);
+
+        assertThatThrownBy(() -> LadderFiles.read("mine.yaml", new StringReader(broken)))
+                .isInstanceOf(BadLadderFile.class)
+                .hasMessageStartingWith("mine.yaml: ladder \"" + ladder + "\": " + field + ": ");
+    }
+
+    @Test
+    void a_gate_in_a_longer_round_must_keep_its_pace() {
+        Gate gate = new Gate(20, null, 30);
+
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 30)).isTrue();
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 25)).isTrue();
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 40)).isFalse();
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 27, null, 40)).isTrue();
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 26, null, 40)).isFalse();
+        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 99, null, null))
+                .as("not timed")
+                .isFalse();
+    }
+
+    @Test
+    void hits_of_n_need_their_tries() {
+        Gate gate = new Gate(7, 10, null);
+
+        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 10, null)).isTrue();
+        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 12, null)).isFalse();
+        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 9, null))
+                .as("too few tries")
+                .isFalse();
+        assertThat(gate.metBy(Measure.HITS_OF_N, 9, null, null))
+                .as("tries not known")
+                .isFalse();
+    }
+}
