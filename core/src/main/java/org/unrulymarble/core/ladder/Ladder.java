@@ -97,9 +97,4 @@ public record Ladder(
     public int workingAtOnce() {
         return (int) roles.stream().filter(Role::works).count();
     }
-
-    /** How often a spot's crew changes parts until everyone has worked. */
-    public int partsToRotate() {
-        return (perSpot() + workingAtOnce() - 1) / workingAtOnce();
-    }
 }

@@ -1,11 +1,13 @@
 package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.LessonClock;
+import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.clock.Timing;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Family;
@@ -36,7 +38,6 @@ public record LessonPlan(
         long rightSec,
         long leftSec,
         long touches,
-        LessonClock clock,
         List<BlockPlan> blocks) {
 
     /**
@@ -66,12 +67,16 @@ public record LessonPlan(
             long idleSecPerPupil,
             long restInsertedSec,
             long touches,
+            List<Stretch> setStretches,
             Spots spots) {}
+
+    /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
+    public record Stretch(long startSec, long endSec) {}
 
     /**
      * Works a lesson out.
      *
-     * @param pupils 0 to 500
+     * @param pupils 0 to 500; a lesson for home is worked out for one
      * @throws Refused naming the block and field, for a ladder or rung that is not known
      */
     public static LessonPlan of(Lesson lesson, Space space, int pupils, Catalogue catalogue) {
@@ -85,7 +90,8 @@ public record LessonPlan(
         long left = 0;
         for (int i = 0; i < placed.size(); i++) {
             Placed p = placed.get(i);
-            blocks.add(p.plan(clock.blocks().get(i)));
+            blocks.add(
+                    p.plan(clock.blocks().get(i), stretches(clock, i, p.block().sets())));
             for (Side side : p.sides()) {
                 if (side == Side.RIGHT)
                     right += (long) p.block().sets() * p.timing().dose().seconds();
@@ -105,11 +111,25 @@ public record LessonPlan(
                 right,
                 left,
                 blocks.stream().mapToLong(BlockPlan::touches).sum(),
-                clock,
                 List.copyOf(blocks));
     }
 
-    static List<Placed> place(Lesson lesson, Space space, int pupils, Catalogue catalogue) {
+    private static List<Stretch> stretches(LessonClock clock, int block, int sets) {
+        long[] start = new long[sets];
+        long[] end = new long[sets];
+        Arrays.fill(start, -1);
+        for (Segment s : clock.segments()) {
+            if (s.block() != block || (s.kind() != Segment.Kind.COUNT_IN && s.kind() != Segment.Kind.WORK)) continue;
+            if (start[s.set()] < 0) start[s.set()] = s.startSec();
+            end[s.set()] = s.endSec();
+        }
+        List<Stretch> stretches = new ArrayList<>(sets);
+        for (int set = 0; set < sets; set++) if (start[set] >= 0) stretches.add(new Stretch(start[set], end[set]));
+        return stretches;
+    }
+
+    static List<Placed> place(Lesson lesson, Space space, int classSize, Catalogue catalogue) {
+        int pupils = lesson.audience() == Lesson.Audience.EACH_AT_HOME ? 1 : classSize;
         Checks checks = new Checks();
         List<Placed> placed = new ArrayList<>();
         for (int i = 0; i < lesson.blocks().size(); i++) {
@@ -137,9 +157,14 @@ public record LessonPlan(
         int waves = spots.waves() == null ? 1 : Math.max(1, spots.waves());
         Checks checks = new Checks();
         // The clock takes 60 turns: a space that needs more for this class is too small for the task.
-        checks.that(waves * ladder.partsToRotate() <= 60, "ladderId", Fault.Rule.RANGE, 1, 60)
+        checks.that(waves * parts(ladder, pupils) <= 60, "ladderId", Fault.Rule.RANGE, 1, 60)
                 .done();
         return new Placed(block, ladder, rung, quiet, spots, waves, sides, pupils);
+    }
+
+    private static int parts(Ladder ladder, int pupils) {
+        int crew = Math.max(1, Math.min(ladder.perSpot(), pupils));
+        return (crew + ladder.workingAtOnce() - 1) / ladder.workingAtOnce();
     }
 
     private static List<Side> sides(Sides asked, Block.SideChoice choice) {
@@ -160,8 +185,13 @@ public record LessonPlan(
     record Placed(
             Block block, Ladder ladder, Rung rung, Rung quiet, Spots spots, int waves, List<Side> sides, int pupils) {
 
+        /** How often a spot's crew changes parts; someone practising alone has nobody to change with. */
+        int parts() {
+            return LessonPlan.parts(ladder, pupils);
+        }
+
         int turns() {
-            return waves * ladder.partsToRotate();
+            return waves * parts();
         }
 
         Timing timing() {
@@ -179,11 +209,11 @@ public record LessonPlan(
                     block.waitIsRest());
         }
 
-        BlockPlan plan(LessonClock.BlockClock clock) {
+        BlockPlan plan(LessonClock.BlockClock clock, List<Stretch> setStretches) {
             int workSec = block.dose().seconds();
             int atSpots = Math.min(pupils, spots.spots() * ladder.perSpot());
             // Whoever waits for a spot waits through the work of every other wave.
-            long waitingSec = (long) block.sets() * (turns() - ladder.partsToRotate()) * sides.size() * workSec;
+            long waitingSec = (long) block.sets() * (turns() - parts()) * sides.size() * workSec;
             long moving = clock.activeSecPerPupil();
             long touches = Math.round(moving / rung.pace().hitSec()
                     + (quiet == null ? 0 : waitingSec / quiet.pace().hitSec()));
@@ -198,7 +228,7 @@ public record LessonPlan(
                     sides.size(),
                     turns(),
                     waves,
-                    ladder.partsToRotate(),
+                    parts(),
                     ladder.perSpot(),
                     working,
                     atSpots - working,
@@ -208,6 +238,7 @@ public record LessonPlan(
                     quiet == null ? waitingSec : 0,
                     clock.restInsertedSec(),
                     touches,
+                    setStretches,
                     spots);
         }
     }

@@ -33,7 +33,7 @@ public final class ScriptWriter {
         List<List<List<String>>> waves = waves(pupilIds, p.ladder().perSpot(), p.waves());
         List<RunScript.Turn> turns = new ArrayList<>();
         for (int wave = 0; wave < waves.size(); wave++)
-            for (int part = 0; part < p.ladder().partsToRotate(); part++)
+            for (int part = 0; part < p.parts(); part++)
                 turns.add(turn(wave, part, waves, p.ladder().workingAtOnce()));
         return new RunScript.Block(
                 block.ladderId(),

@@ -114,13 +114,16 @@ public final class RunLog {
         // A number told afterwards is the last word; the taps stand beside it only where they agree.
         boolean told = tally.collected != null && (!tapped || tally.collected != tappedScore);
         int score = told ? tally.collected : tappedScore;
-        Integer misses = told ? null : (Integer) tally.misses;
-        Integer hits = told
-                ? (block.measure() == Measure.LONGEST_RUN || !block.measure().tappable() ? null : score)
-                : (Integer) tally.hits;
-        Integer tries = told
-                ? (block.measure() == Measure.HITS_OF_N ? block.reps() : null)
-                : (Integer) (tally.hits + tally.misses);
+        Integer hits = tally.hits;
+        Integer misses = tally.misses;
+        Integer tries = tally.hits + tally.misses;
+        if (told) {
+            // Seven of ten tells the misses too; a bare number does not.
+            boolean outOf = block.measure() == Measure.HITS_OF_N && block.reps() != null && score <= block.reps();
+            hits = outOf || block.measure() == Measure.COUNT_IN_TIME ? (Integer) score : null;
+            misses = outOf ? (Integer) (block.reps() - score) : null;
+            tries = outOf ? block.reps() : null;
+        }
         RoundResult.Source source = !told
                 ? RoundResult.Source.ADULT
                 : crew.helpers().isEmpty() ? RoundResult.Source.SELF : RoundResult.Source.PARTNER;

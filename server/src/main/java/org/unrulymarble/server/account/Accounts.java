@@ -1,0 +1,9 @@
+package org.unrulymarble.server.account;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface Accounts extends JpaRepository<Account, UUID> {
+    Optional<Account> findByUsername(String username);
+}

@@ -1,0 +1,91 @@
+package org.unrulymarble.server.account;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfException;
+import org.unrulymarble.server.platform.Words;
+import tools.jackson.databind.json.JsonMapper;
+
+@Configuration
+class SecurityConfig {
+
+    private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; "
+            + "img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, Words words, JsonMapper json)
+            throws Exception {
+        return http.csrf(csrf -> csrf.spa())
+                .securityContext(c -> c.securityContextRepository(contexts))
+                .authorizeHttpRequests(requests -> requests.requestMatchers("/api/session", "/api/setup")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/actuator/health")
+                        .permitAll()
+                        .requestMatchers("/api/**", "/actuator/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
+                                write(response, HttpStatus.UNAUTHORIZED, "signed-out", words, json))
+                        .accessDeniedHandler((request, response, e) -> write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                e instanceof CsrfException ? "csrf" : "forbidden",
+                                words,
+                                json)))
+                .requestCache(cache -> cache.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder(11);
+    }
+
+    /** Signing in goes through {@link SessionController} alone; this keeps Spring from making a user of its own. */
+    @Bean
+    UserDetailsService noOtherUsers() {
+        return name -> {
+            throw new UsernameNotFoundException(name);
+        };
+    }
+
+    private static void write(HttpServletResponse response, HttpStatus status, String key, Words words, JsonMapper json)
+            throws IOException {
+        ProblemDetail problem = ProblemDetail.forStatus(status);
+        problem.setType(URI.create("urn:marble:" + key));
+        problem.setTitle(words.of("problem." + key + ".title"));
+        problem.setDetail(words.of("problem." + key + ".detail"));
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        json.writeValue(response.getOutputStream(), problem);
+    }
+}

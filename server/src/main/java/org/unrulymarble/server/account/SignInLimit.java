@@ -1,0 +1,54 @@
+package org.unrulymarble.server.account;
+
+import io.github.bucket4j.Bandwidth;
+import io.github.bucket4j.Bucket;
+import io.github.bucket4j.ConsumptionProbe;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+import org.unrulymarble.server.platform.TooManyTries;
+
+/** Ten tries a minute for one name from one address. */
+@Component
+class SignInLimit {
+
+    private static final int TRIES = 10;
+    private static final int REMEMBERED = 10_000;
+
+    private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    /** @throws TooManyTries when this was one too many */
+    void count(String address, String name) {
+        ConsumptionProbe probe = bucket(address + " " + name).tryConsumeAndReturnRemaining(1);
+        if (!probe.isConsumed())
+            throw new TooManyTries(1 + TimeUnit.NANOSECONDS.toSeconds(probe.getNanosToWaitForRefill()));
+    }
+
+    void forget(String address, String name) {
+        synchronized (buckets) {
+            buckets.remove(address + " " + name);
+        }
+    }
+
+    private Bucket bucket(String key) {
+        synchronized (buckets) {
+            return buckets.computeIfAbsent(
+                    key,
+                    k -> Bucket.builder()
+                            .addLimit(Bandwidth.builder()
+                                    .capacity(TRIES)
+                                    .refillGreedy(TRIES, Duration.ofMinutes(1))
+                                    .build())
+                            .build());
+        }
+    }
+}

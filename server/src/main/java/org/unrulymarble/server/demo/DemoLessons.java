@@ -1,0 +1,175 @@
+package org.unrulymarble.server.demo;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.unrulymarble.core.clock.Dose;
+import org.unrulymarble.core.clock.RestRule;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.Lesson;
+
+/** The demo's lesson plans. */
+final class DemoLessons {
+
+    private final Catalogue catalogue;
+
+    DemoLessons(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    Lesson wetTuesday() {
+        return lesson(
+                40,
+                Lesson.Audience.CLASS,
+                block(1, "wake-the-joints", 1, clock(30), 3, 10, 20, 0, null),
+                block(2, "low-and-loud-dribble", 1, clock(25), 2, 15, 25, 0, null),
+                block(3, "clap-and-collect", 2, clock(30), 2, 10, 25, 0, null),
+                block(
+                        4,
+                        "wall-serve-stepping-back",
+                        0,
+                        clock(40),
+                        1,
+                        30,
+                        40,
+                        20,
+                        new Block.Task("table-top-taps", "one-hand-up")),
+                block(
+                        5,
+                        "sock-bullseye",
+                        1,
+                        count("sock-bullseye", 1),
+                        1,
+                        30,
+                        25,
+                        20,
+                        new Block.Task("cup-and-sock", "hand-to-cup")),
+                block(6, "wind-down", 0, clock(20), 2, 0, 20, 0, null));
+    }
+
+    Lesson corridorLanes() {
+        return lesson(
+                30,
+                Lesson.Audience.CLASS,
+                block(1, "wake-the-joints", 0, clock(30), 3, 10, 20, 0, null),
+                block(2, "there-and-back", 0, clock(40), 2, 20, 30, 20, null),
+                block(3, "round-the-middle", 1, clock(25), 2, 10, 20, 10, null),
+                block(4, "clap-and-collect", 0, clock(40), 2, 10, 25, 20, null),
+                block(5, "wind-down", 0, clock(20), 2, 0, 20, 0, null));
+    }
+
+    Lesson jackNight() {
+        return lesson(
+                45,
+                Lesson.Audience.CLASS,
+                block(1, "wake-the-joints", 2, clock(30), 3, 10, 20, 0, null),
+                block(
+                        2,
+                        "sock-bullseye",
+                        2,
+                        count("sock-bullseye", 2),
+                        1,
+                        30,
+                        30,
+                        20,
+                        new Block.Task("round-the-middle", "three-heights")),
+                block(
+                        3,
+                        "draw-to-the-jack",
+                        0,
+                        count("draw-to-the-jack", 0),
+                        1,
+                        40,
+                        40,
+                        20,
+                        new Block.Task("table-top-taps", "finger-ladder")),
+                block(4, "wind-down", 1, clock(20), 2, 0, 20, 0, null));
+    }
+
+    Lesson kitchenFloor(int day) {
+        String[] first = {"round-the-middle", "cup-and-sock", "round-the-middle", "table-top-taps"};
+        String[] second = {"table-top-taps", "clap-and-collect", "cup-and-sock", "clap-and-collect"};
+        return lesson(
+                12,
+                Lesson.Audience.EACH_AT_HOME,
+                block(1, "wake-the-joints", 0, clock(30), 2, 0, 15, 0, null),
+                block(2, first[day], day / 2, clock(30), 2, 15, 15, 15, null),
+                block(3, second[day], day / 2, clock(30), 2, 15, 15, 15, null),
+                block(4, "wind-down", 0, clock(20), 2, 0, 15, 0, null));
+    }
+
+    /** A lesson of the past: the same shape, with other tasks. */
+    Lesson past(List<String> ladderIds) {
+        List<Block> blocks = new ArrayList<>();
+        blocks.add(block(1, "wake-the-joints", 0, clock(30), 3, 10, 20, 0, null));
+        for (String id : ladderIds)
+            blocks.add(block(
+                    blocks.size() + 1,
+                    id,
+                    0,
+                    dose(id),
+                    1,
+                    20,
+                    30,
+                    20,
+                    new Block.Task("table-top-taps", "hand-to-hand")));
+        return lesson(40, Lesson.Audience.CLASS, blocks.toArray(Block[]::new));
+    }
+
+    private Dose dose(String ladderId) {
+        Rung rung = rung(ladderId, 0);
+        return rung.measure() == Measure.HITS_OF_N
+                ? count(ladderId, 0)
+                : clock(rung.doses().clock().workSec());
+    }
+
+    private static Lesson lesson(int minutes, Lesson.Audience audience, Block... blocks) {
+        return new Lesson(minutes, audience, RestRule.BETWEEN_SETS, 30, List.of(blocks));
+    }
+
+    private static Dose clock(int workSec) {
+        return Dose.byClock(workSec);
+    }
+
+    private Dose count(String ladderId, int rungNumber) {
+        Rung rung = rung(ladderId, rungNumber);
+        int reps = rung.gate().of() == null
+                ? rung.doses().count().reps()
+                : rung.gate().of();
+        return Dose.byCount(reps, rung.pace().hitSec());
+    }
+
+    private Rung rung(String ladderId, int number) {
+        return catalogue.ladder(ladderId).orElseThrow().rungs().get(number);
+    }
+
+    private Block block(
+            int number,
+            String ladderId,
+            int rungNumber,
+            Dose dose,
+            int sets,
+            int setupSec,
+            int explainSec,
+            int restSec,
+            Block.Task meanwhile) {
+        return new Block(
+                "b" + number,
+                ladderId,
+                rung(ladderId, rungNumber).id(),
+                List.of(),
+                dose,
+                sets,
+                Block.SideChoice.EACH,
+                setupSec,
+                explainSec,
+                5,
+                5,
+                10,
+                restSec,
+                true,
+                meanwhile);
+    }
+}

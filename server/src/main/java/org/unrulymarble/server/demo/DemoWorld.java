@@ -1,0 +1,173 @@
+package org.unrulymarble.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.context.annotation.Profile;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Wall;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.server.account.Account;
+import org.unrulymarble.server.account.AccountService;
+import org.unrulymarble.server.account.Role;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.lesson.LessonDoc;
+import org.unrulymarble.server.lesson.LessonService;
+import org.unrulymarble.server.record.RecordService;
+import org.unrulymarble.server.store.Pupil;
+import org.unrulymarble.server.store.PupilDetails;
+import org.unrulymarble.server.store.SchoolClass;
+import org.unrulymarble.server.store.SpaceRow;
+
+/** Fills an empty store with Thistledown Wharf School. All people, places and numbers are invented. */
+@Component
+@Profile("demo")
+class DemoWorld {
+
+    private static final int LESSONS_BEFORE = 11;
+    private static final List<List<String>> TAUGHT = List.of(
+            List.of("low-and-loud-dribble", "clap-and-collect", "sock-bullseye"),
+            List.of("wall-and-back", "round-the-middle", "bound-and-freeze"),
+            List.of("wall-serve-stepping-back", "cup-and-sock", "low-and-loud-dribble"),
+            List.of("chest-pass-to-the-chalk", "clap-and-collect", "four-corners"));
+
+    private final AccountService accounts;
+    private final LessonService lessons;
+    private final RecordService records;
+    private final Catalogue catalogue;
+    private final EntityManager store;
+    private final Clock clock;
+
+    DemoWorld(
+            AccountService accounts,
+            LessonService lessons,
+            RecordService records,
+            Catalogue catalogue,
+            EntityManager store,
+            Clock clock) {
+        this.accounts = accounts;
+        this.lessons = lessons;
+        this.records = records;
+        this.catalogue = catalogue;
+        this.store = store;
+        this.clock = clock;
+    }
+
+    @Transactional
+    void fill() {
+        Account okafor = accounts.create("okafor", "Ms Okafor-Lind", "okafor-demo", Role.TEACHER);
+        Account brambell = accounts.create("brambell", "Mr Brambell", "brambell-demo", Role.TEACHER);
+        Account helper = accounts.create("helper", "Helper", "helper-demo", Role.HELPER);
+        Map<String, SpaceRow> spaces = spaces();
+        int year = LocalDate.now(clock).getYear();
+        SchoolClass turnstone =
+                schoolClass("Turnstone 6", okafor, DemoPupils.details(DemoPupils.TURNSTONE, year, 11, 6));
+        SchoolClass dunlin = schoolClass("Dunlin 5", okafor, DemoPupils.details(DemoPupils.DUNLIN, year, 10, 5));
+        SchoolClass sanderling =
+                schoolClass("Sanderling 8", brambell, DemoPupils.details(DemoPupils.SANDERLING, year, 13, 8));
+        turnstone.letHelp(helper.id());
+        dunlin.letHelp(helper.id());
+        store.flush();
+
+        DemoLessons plans = new DemoLessons(catalogue);
+        LocalDate tuesday = next(DayOfWeek.TUESDAY);
+        LocalDate thursday = next(DayOfWeek.THURSDAY);
+        as(okafor, () -> {
+            history(turnstone, spaces.get("Sail loft"), tuesday, plans, 61);
+            history(dunlin, spaces.get("Rope yard"), thursday, plans, 52);
+            plan(turnstone, spaces.get("Sail loft"), "Sail loft, wet Tuesday", tuesday, plans.wetTuesday());
+            plan(dunlin, spaces.get("Cloakroom corridor"), "Corridor lanes", thursday, plans.corridorLanes());
+            for (int day = 0; day < 4; day++)
+                plan(
+                        dunlin,
+                        spaces.get("Home corner"),
+                        "Kitchen-floor week, day " + (day + 1),
+                        thursday.plusDays(1L + day),
+                        plans.kitchenFloor(day));
+        });
+        as(brambell, () -> {
+            history(sanderling, spaces.get("Net store"), next(DayOfWeek.FRIDAY), plans, 83);
+            plan(
+                    sanderling,
+                    spaces.get("Net store"),
+                    "Net store jack night",
+                    next(DayOfWeek.FRIDAY),
+                    plans.jackNight());
+        });
+    }
+
+    private LocalDate next(DayOfWeek day) {
+        return LocalDate.now(clock).with(TemporalAdjusters.nextOrSame(day));
+    }
+
+    private void history(SchoolClass c, SpaceRow space, LocalDate nextLesson, DemoLessons plans, long seed) {
+        DemoHistory history = new DemoHistory(catalogue, c.pupils(), seed);
+        for (int n = 0; n < LESSONS_BEFORE; n++) {
+            int fromLast = LESSONS_BEFORE - 1 - n;
+            // Twelve weeks hold eleven lessons: one week, the sixth back, was a holiday.
+            LocalDate day = nextLesson.minusWeeks(fromLast + (fromLast >= 5 ? 2L : 1L));
+            List<String> taught = TAUGHT.get(n % TAUGHT.size());
+            history.lesson(day, space.name(), taught, n, fromLast);
+            plan(c, space, "Lesson " + (n + 1) + " of the term", day, plans.past(taught));
+        }
+        records.add(c.id(), history.attempts());
+    }
+
+    private void plan(SchoolClass c, SpaceRow space, String name, LocalDate day, Lesson lesson) {
+        lessons.create(new LessonDoc(null, c.id(), space.id(), name, day, lesson));
+    }
+
+    private SchoolClass schoolClass(String name, Account teacher, List<PupilDetails> pupils) {
+        SchoolClass c = new SchoolClass(UUID.randomUUID(), name, teacher.id());
+        for (PupilDetails details : pupils) c.add(new Pupil(UUID.randomUUID(), details));
+        store.persist(c);
+        return c;
+    }
+
+    private Map<String, SpaceRow> spaces() {
+        Map<String, SpaceRow> spaces = new LinkedHashMap<>();
+        space(spaces, "Sail loft", "wood", 9.2, 6.4, 2.7, new Wall(9.2, 6.4));
+        space(spaces, "Cloakroom corridor", "tiles", 14.0, 1.9, 2.4, null);
+        space(spaces, "Net store", "concrete", 12.5, 7.5, 4.1, new Wall(7.5, 12.5));
+        space(spaces, "Classroom, desks back", "carpet", 5.6, 4.4, 2.6, null);
+        space(spaces, "Rope yard", "tarmac", 16.0, 10.0, null, new Wall(16.0, 10.0));
+        space(spaces, "Home corner", "any", 2.0, 2.2, 2.4, null);
+        return spaces;
+    }
+
+    private void space(
+            Map<String, SpaceRow> into,
+            String name,
+            String surface,
+            double lengthM,
+            double widthM,
+            Double ceilingM,
+            Wall wall) {
+        SpaceRow row = new SpaceRow(UUID.randomUUID(), name, surface, new Space(lengthM, widthM, ceilingM, wall));
+        store.persist(row);
+        into.put(name, row);
+    }
+
+    /** The services ask who is asking; here it is the class's own teacher. */
+    private static void as(Account teacher, Runnable work) {
+        SignedIn in = new SignedIn(teacher.id(), "demo", "demo", Role.TEACHER);
+        SecurityContextHolder.getContext()
+                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(in, null, List.of()));
+        try {
+            work.run();
+        } finally {
+            SecurityContextHolder.clearContext();
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package org.unrulymarble.server.demo;
+
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.unrulymarble.server.account.AccountService;
+
+/** Tells whoever started the server where it is and how to come in. */
+@Component
+class Greeting implements ApplicationRunner {
+
+    private final AccountService accounts;
+    private final ObjectProvider<DemoWorld> demo;
+
+    Greeting(AccountService accounts, ObjectProvider<DemoWorld> demo) {
+        this.accounts = accounts;
+        this.demo = demo;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (accounts.nobodyYet()) demo.ifAvailable(DemoWorld::fill);
+    }
+
+    @EventListener
+    void ready(ApplicationReadyEvent event) {
+        int port = event.getApplicationContext() instanceof ServletWebServerApplicationContext web
+                ? web.getWebServer().getPort()
+                : 0;
+        StringBuilder words = new StringBuilder("\nUnruly Marble is ready: http://localhost:" + port + "\n");
+        if (demo.getIfAvailable() != null)
+            words.append(
+                    "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo\n");
+        else if (accounts.nobodyYet())
+            words.append("No teacher yet. Open the address and make the first account with this one-time code: ")
+                    .append(accounts.setupCode())
+                    .append('\n');
+        System.out.println(words);
+    }
+}

@@ -1,0 +1,35 @@
+package org.unrulymarble.server.ladder;
+
+import java.util.List;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+
+@RestController
+@RequestMapping("/api/ladders")
+class LadderController {
+
+    private final Catalogue catalogue;
+
+    LadderController(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    @GetMapping
+    List<Ladder> all() {
+        return catalogue.all();
+    }
+
+    @Configuration
+    static class Shipped {
+        /** A bad ladder file stops the start, with file, ladder, field and reason. */
+        @Bean
+        Catalogue catalogue() {
+            return Catalogue.shipped();
+        }
+    }
+}

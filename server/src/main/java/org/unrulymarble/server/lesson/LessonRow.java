@@ -1,0 +1,74 @@
+package org.unrulymarble.server.lesson;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+@Table(name = "lesson")
+class LessonRow {
+
+    @Id
+    private UUID id;
+
+    private UUID classId;
+    private UUID spaceId;
+    private String name;
+    private LocalDate onDay;
+
+    /** The core's Lesson as JSON: always read and written whole. */
+    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @Column(name = "plan")
+    private String plan;
+
+    @Version
+    private long version;
+
+    protected LessonRow() {}
+
+    LessonRow(UUID id, UUID classId) {
+        this.id = id;
+        this.classId = classId;
+    }
+
+    void change(String newName, LocalDate newDay, UUID newSpaceId, String newPlan) {
+        name = newName;
+        onDay = newDay;
+        spaceId = newSpaceId;
+        plan = newPlan;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID classId() {
+        return classId;
+    }
+
+    UUID spaceId() {
+        return spaceId;
+    }
+
+    String name() {
+        return name;
+    }
+
+    LocalDate onDay() {
+        return onDay;
+    }
+
+    String plan() {
+        return plan;
+    }
+
+    long version() {
+        return version;
+    }
+}

@@ -1,0 +1,2 @@
+/** The reckonings, served straight from the core. */
+package org.unrulymarble.server.marks;

@@ -1,0 +1,58 @@
+package org.unrulymarble.server.record;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.record.Challenge;
+
+@Service
+@Transactional
+public class RecordService {
+
+    private final AttemptRows rows;
+    private final Catalogue catalogue;
+
+    RecordService(AttemptRows rows, Catalogue catalogue) {
+        this.rows = rows;
+        this.catalogue = catalogue;
+    }
+
+    /** Puts what a run recorded in the place of what was recorded of it before; all or nothing. */
+    public void ofRun(UUID runId, UUID classId, List<Attempt> attempts) {
+        rows.deleteOfRun(runId);
+        rows.saveAll(
+                attempts.stream().map(a -> new AttemptRow(classId, runId, a)).toList());
+    }
+
+    /** Adds attempts that belong to no run kept here. */
+    public void add(UUID classId, List<Attempt> attempts) {
+        rows.saveAll(
+                attempts.stream().map(a -> new AttemptRow(classId, null, a)).toList());
+    }
+
+    @Transactional(readOnly = true)
+    public List<Challenge> challengesOfClass(UUID classId) {
+        return Challenge.of(attemptsOfClass(classId), catalogue);
+    }
+
+    @Transactional(readOnly = true)
+    List<Attempt> attemptsOfClass(UUID classId) {
+        return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()
+                .map(AttemptRow::attempt)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Attempt> attemptsOfPupil(UUID pupilId) {
+        return rows.findByPupilIdOrderByOnDayAscSetNumberAsc(pupilId).stream()
+                .map(AttemptRow::attempt)
+                .toList();
+    }
+
+    List<Challenge> challengesOf(List<Attempt> attempts) {
+        return Challenge.of(attempts, catalogue);
+    }
+}

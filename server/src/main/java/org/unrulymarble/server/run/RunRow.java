@@ -1,0 +1,66 @@
+package org.unrulymarble.server.run;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+@Table(name = "run")
+class RunRow {
+
+    @Id
+    private UUID id;
+
+    private UUID lessonId;
+    private UUID classId;
+    private LocalDate onDay;
+    private boolean finished;
+
+    /** {@link RunService.Sheet} as JSON: never changed once the run has begun. */
+    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @Column(name = "sheet")
+    private String sheet;
+
+    protected RunRow() {}
+
+    RunRow(UUID id, UUID lessonId, UUID classId, LocalDate onDay, String sheet) {
+        this.id = id;
+        this.lessonId = lessonId;
+        this.classId = classId;
+        this.onDay = onDay;
+        this.sheet = sheet;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID lessonId() {
+        return lessonId;
+    }
+
+    UUID classId() {
+        return classId;
+    }
+
+    LocalDate onDay() {
+        return onDay;
+    }
+
+    boolean finished() {
+        return finished;
+    }
+
+    void finished(boolean now) {
+        finished = now;
+    }
+
+    String sheet() {
+        return sheet;
+    }
+}

@@ -1,0 +1,231 @@
+package org.unrulymarble.server.run;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.ScriptWriter;
+import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.score.RoundResult;
+import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.score.RunLog;
+import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.score.RunState;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.lesson.LessonService;
+import org.unrulymarble.server.platform.NotFound;
+import org.unrulymarble.server.record.RecordService;
+import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.SchoolClass;
+import tools.jackson.databind.json.JsonMapper;
+
+@Service
+@Transactional
+public class RunService {
+
+    private final RunRows runs;
+    private final RunEventRows events;
+    private final LessonService lessons;
+    private final RecordService records;
+    private final ClassAccess access;
+    private final Catalogue catalogue;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    RunService(
+            RunRows runs,
+            RunEventRows events,
+            LessonService lessons,
+            RecordService records,
+            ClassAccess access,
+            Catalogue catalogue,
+            JsonMapper json,
+            Clock clock) {
+        this.runs = runs;
+        this.events = events;
+        this.lessons = lessons;
+        this.records = records;
+        this.access = access;
+        this.catalogue = catalogue;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    record Name(UUID pupilId, String name) {}
+
+    /** All that a run needs besides its log, as it stood when the run began. */
+    record Sheet(
+            String lessonName,
+            String className,
+            String spaceName,
+            int minutes,
+            List<Name> pupils,
+            List<Ladder> ladders,
+            RunScript script) {}
+
+    record Run(
+            UUID id, UUID lessonId, UUID classId, LocalDate onDay, Sheet sheet, List<RunEvent> log, RunState state) {}
+
+    /** Begins a run of a lesson, or goes on with the one that is not finished. */
+    Run begin(UUID lessonId) {
+        LessonService.Known lesson = lessons.see(lessonId == null ? new UUID(0, 0) : lessonId);
+        RunRow row = runs.findFirstByLessonIdAndFinishedFalse(lessonId)
+                .orElseGet(() -> runs.saveAndFlush(new RunRow(
+                        UUID.randomUUID(),
+                        lessonId,
+                        lesson.schoolClass().id(),
+                        LocalDate.now(clock),
+                        json.writeValueAsString(sheet(lesson)))));
+        return run(row);
+    }
+
+    private Sheet sheet(LessonService.Known lesson) {
+        SchoolClass c = lesson.schoolClass();
+        new Checks()
+                .entries("pupils", c.pupils(), 1, 500)
+                .entries("blocks", lesson.lesson().blocks(), 1, 60)
+                .that(
+                        lesson.lesson().audience() == Lesson.Audience.CLASS,
+                        "audience",
+                        Fault.Rule.ONE_OF,
+                        Lesson.Audience.CLASS)
+                .done();
+        List<String> ids = c.pupils().stream().map(p -> p.id().toString()).toList();
+        RunScript script = ScriptWriter.write(lesson.lesson(), lesson.space().size(), ids, catalogue);
+        Set<String> used = new HashSet<>();
+        script.blocks().forEach(b -> {
+            used.add(b.ladderId());
+            used.add(b.meanwhileLadderId());
+        });
+        return new Sheet(
+                lesson.name(),
+                c.name(),
+                lesson.space().name(),
+                lesson.lesson().minutes(),
+                c.pupils().stream().map(p -> new Name(p.id(), p.name())).toList(),
+                catalogue.all().stream().filter(l -> used.contains(l.id())).toList(),
+                script);
+    }
+
+    /** @throws NotFound also for a run of somebody else's class */
+    @Transactional(readOnly = true)
+    Run see(UUID runId) {
+        RunRow row = runs.findById(runId).orElseThrow(NotFound::new);
+        access.see(row.classId());
+        return run(row);
+    }
+
+    @Transactional(readOnly = true)
+    List<Run> open() {
+        List<UUID> mine = access.mine().stream().map(SchoolClass::id).toList();
+        return runs.findByClassIdInAndFinishedFalse(mine).stream()
+                .map(this::run)
+                .toList();
+    }
+
+    /**
+     * Appends what is not known yet. When the log says that the run is finished, its attempts are recorded in the same
+     * transaction; a tap that comes in late is recorded too.
+     *
+     * @return ids that are now kept for good, those sent before among them
+     * @throws Refused naming {@code events[i]} when one does not fit the script; nothing is appended then
+     */
+    List<UUID> append(UUID runId, List<RunEvent> sent) {
+        RunRow row = runs.lock(runId).orElseThrow(NotFound::new);
+        access.see(row.classId());
+        Sheet sheet = sheet(row);
+        check(sent, sheet.script());
+        List<UUID> ids = sent.stream().map(RunEvent::id).toList();
+        Set<UUID> known = new HashSet<>(events.known(ids));
+        List<RunEventRow> fresh = new ArrayList<>();
+        boolean touchesEnd = row.finished();
+        for (RunEvent e : sent) {
+            touchesEnd |= e.kind() == RunEvent.Kind.FINISH;
+            if (known.add(e.id()))
+                fresh.add(new RunEventRow(e.id(), runId, SignedIn.now().accountId(), json.writeValueAsString(e)));
+        }
+        events.saveAllAndFlush(fresh);
+        if (touchesEnd && !fresh.isEmpty()) record(row, sheet);
+        return ids;
+    }
+
+    private static void check(List<RunEvent> sent, RunScript script) {
+        Checks checks = new Checks();
+        for (int i = 0; i < sent.size(); i++) {
+            try {
+                sent.get(i).checkAgainst(script);
+            } catch (Refused e) {
+                checks.under("events[" + i + "]", e);
+            }
+        }
+        checks.done();
+    }
+
+    private void record(RunRow row, Sheet sheet) {
+        RunState state = fold(row, sheet.script());
+        row.finished(state.finished());
+        List<Attempt> attempts = state.finished()
+                ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
+                : List.of();
+        records.ofRun(row.id(), row.classId(), attempts);
+    }
+
+    private Attempt attempt(RunRow row, Sheet sheet, RoundResult r) {
+        Segment segment = sheet.script().segment(r.segment());
+        RunScript.Block block = sheet.script().blockOf(segment);
+        String ball = catalogue
+                .ladder(block.ladderId())
+                .flatMap(l -> l.kit().stream().findFirst())
+                .map(k -> k.what())
+                .orElse(null);
+        return new Attempt(
+                r.pupilId(),
+                row.onDay(),
+                block.ladderId(),
+                block.rungId(),
+                block.modifiers(),
+                block.sides().get(segment.side()),
+                segment.set() + 1,
+                r.score(),
+                r.hits(),
+                r.misses(),
+                r.tries(),
+                block.reps() == null ? (Integer) block.workSec() : null,
+                ball,
+                sheet.spaceName(),
+                r.source(),
+                r.jointWith());
+    }
+
+    private Run run(RunRow row) {
+        Sheet sheet = sheet(row);
+        return new Run(
+                row.id(), row.lessonId(), row.classId(), row.onDay(), sheet, log(row.id()), fold(row, sheet.script()));
+    }
+
+    private RunState fold(RunRow row, RunScript script) {
+        return new RunLog(script).add(log(row.id())).fold();
+    }
+
+    private List<RunEvent> log(UUID runId) {
+        return events.findByRunId(runId).stream()
+                .map(e -> json.readValue(e.body(), RunEvent.class))
+                .toList();
+    }
+
+    private Sheet sheet(RunRow row) {
+        return json.readValue(row.sheet(), Sheet.class);
+    }
+}

@@ -1,0 +1,61 @@
+package org.unrulymarble.server.store;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.platform.NotFound;
+
+/** The one gate to classes: whoever asks sees their own, and of any other not even that it exists. */
+@Service
+@Transactional(readOnly = true)
+public class ClassAccess {
+
+    private final Classes classes;
+
+    ClassAccess(Classes classes) {
+        this.classes = classes;
+    }
+
+    public List<SchoolClass> mine() {
+        return classes.of(SignedIn.now().accountId());
+    }
+
+    /**
+     * A class that the asker teaches or helps in.
+     *
+     * @throws NotFound for any other
+     */
+    public SchoolClass see(UUID classId) {
+        UUID me = SignedIn.now().accountId();
+        return classes.findById(classId == null ? new UUID(0, 0) : classId)
+                .filter(c -> c.taughtBy(me) || c.helpedBy(me))
+                .orElseThrow(NotFound::new);
+    }
+
+    /**
+     * A class that the asker may plan for.
+     *
+     * @throws AccessDeniedException for a helper of the class
+     * @throws NotFound for anybody else
+     */
+    public SchoolClass teach(UUID classId) {
+        SchoolClass seen = see(classId);
+        if (!SignedIn.now().teaches() || !seen.taughtBy(SignedIn.now().accountId()))
+            throw new AccessDeniedException("helpers do not change plans");
+        return seen;
+    }
+
+    public void onlyTeachers() {
+        if (!SignedIn.now().teaches()) throw new AccessDeniedException("helpers do not change the store");
+    }
+
+    /** @throws NotFound for a pupil of a class that the asker may not see */
+    public Pupil pupil(UUID pupilId) {
+        Pupil pupil = classes.pupil(pupilId).orElseThrow(NotFound::new);
+        see(pupil.schoolClass().id());
+        return pupil;
+    }
+}

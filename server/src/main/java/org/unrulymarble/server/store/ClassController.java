@@ -1,0 +1,108 @@
+package org.unrulymarble.server.store;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.platform.Stale;
+
+@RestController
+@RequestMapping("/api/classes")
+@Transactional
+class ClassController {
+
+    static final int MAX_PUPILS = 60;
+
+    private final Classes classes;
+    private final ClassAccess access;
+
+    ClassController(Classes classes, ClassAccess access) {
+        this.classes = classes;
+        this.access = access;
+    }
+
+    /** @param id null for a pupil who is new */
+    record PupilDoc(UUID id, PupilDetails details) {
+        PupilDoc {
+            new Checks().required("details", details).done();
+        }
+    }
+
+    /** @param version of the class that this was made from; null for a new one */
+    record ClassDoc(Long version, String name, List<PupilDoc> pupils) {
+        ClassDoc {
+            new Checks()
+                    .text("name", name, 40)
+                    .entries("pupils", pupils, 0, MAX_PUPILS)
+                    .done();
+        }
+    }
+
+    record ClassView(UUID id, long version, String name, boolean mayChange, List<PupilView> pupils) {}
+
+    record PupilView(UUID id, String name, PupilDetails details) {}
+
+    @GetMapping
+    List<ClassView> all() {
+        return access.mine().stream().map(this::view).toList();
+    }
+
+    @GetMapping("/{id}")
+    ClassView one(@PathVariable UUID id) {
+        return view(access.see(id));
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    ClassView create(@RequestBody ClassDoc doc) {
+        access.onlyTeachers();
+        SchoolClass created = new SchoolClass(
+                UUID.randomUUID(), doc.name().strip(), SignedIn.now().accountId());
+        for (PupilDoc pupil : doc.pupils()) created.add(new Pupil(UUID.randomUUID(), pupil.details()));
+        return view(classes.saveAndFlush(created));
+    }
+
+    /** Saves the class as it is given: pupils with a known id are changed, new ones added, those left out removed. */
+    @PutMapping("/{id}")
+    ClassView change(@PathVariable UUID id, @RequestBody ClassDoc doc) {
+        SchoolClass known = access.teach(id);
+        Stale.unless(known.version(), doc.version());
+        known.rename(doc.name().strip());
+        Map<UUID, Pupil> gone = new HashMap<>();
+        for (Pupil pupil : known.pupils()) gone.put(pupil.id(), pupil);
+        List<Pupil> added = new ArrayList<>();
+        for (PupilDoc pupil : doc.pupils()) {
+            Pupil there = pupil.id() == null ? null : gone.remove(pupil.id());
+            if (there == null) added.add(new Pupil(UUID.randomUUID(), pupil.details()));
+            else there.change(pupil.details());
+        }
+        gone.values().forEach(known::remove);
+        added.forEach(known::add);
+        return view(classes.saveAndFlush(known));
+    }
+
+    private ClassView view(SchoolClass c) {
+        boolean mayChange = c.taughtBy(SignedIn.now().accountId());
+        return new ClassView(
+                c.id(),
+                c.version(),
+                c.name(),
+                mayChange,
+                c.pupils().stream()
+                        .map(p -> new PupilView(p.id(), p.name(), p.details()))
+                        .toList());
+    }
+}

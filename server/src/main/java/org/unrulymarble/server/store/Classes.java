@@ -1,0 +1,16 @@
+package org.unrulymarble.server.store;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface Classes extends JpaRepository<SchoolClass, UUID> {
+
+    @Query("select c from SchoolClass c where c.teacherId = :account or :account member of c.helperIds order by c.name")
+    List<SchoolClass> of(UUID account);
+
+    @Query("select p from Pupil p join fetch p.schoolClass where p.id = :pupil")
+    Optional<Pupil> pupil(UUID pupil);
+}
