@@ -47,9 +47,14 @@ public final class Checks {
         return this;
     }
 
+    /** Fails for null, too few, too many, and for each entry that is null. */
     public Checks entries(String field, Collection<?> list, int fewest, int most) {
         if (list == null) add(field, Fault.Rule.REQUIRED);
         else if (list.size() < fewest || list.size() > most) add(field, Fault.Rule.ENTRIES, fewest, most);
+        else {
+            int i = 0;
+            for (Object entry : list) required(field + "[" + i++ + "]", entry);
+        }
         return this;
     }
 

@@ -21,8 +21,8 @@ public record LessonClock(
     public record BlockClock(long startSec, long endSec, long activeSecPerPupil, long restInsertedSec) {}
 
     /** The question: the blocks in order, what lies between them, and where rest is taken. */
-    public record Ask(RestRule restRule, Integer transitionSec, List<Timing> blocks) {
-        public Ask {
+    public record ClockAsk(RestRule restRule, Integer transitionSec, List<Timing> blocks) {
+        public ClockAsk {
             new Checks()
                     .required("restRule", restRule)
                     .seconds("transitionSec", transitionSec)
@@ -32,7 +32,7 @@ public record LessonClock(
         }
     }
 
-    public static LessonClock of(Ask ask) {
+    public static LessonClock of(ClockAsk ask) {
         Tiler tiler = new Tiler();
         List<BlockClock> clocks = new ArrayList<>();
         long active = 0;

@@ -30,8 +30,8 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
     public record Placed(double xM, double yM, double alongM, double acrossM) {}
 
     /** The question: which space, which footprint, for how many pupils, how many of them to a spot. */
-    public record Ask(Space space, Footprint footprint, Integer pupils, Integer perSpot) {
-        public Ask {
+    public record SpotsAsk(Space space, Footprint footprint, Integer pupils, Integer perSpot) {
+        public SpotsAsk {
             new Checks()
                     .required("space", space)
                     .required("footprint", footprint)
@@ -42,7 +42,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
     }
 
     /** Source: the house's reckoning "spots"; along(room, size) = floor((room - 2 edge + gap) / (size + gap)), not below 0. */
-    public static Spots of(Ask ask) {
+    public static Spots of(SpotsAsk ask) {
         Space room = ask.space();
         Footprint f = ask.footprint();
         if (f.heightM() != null && room.ceilingM() != null && !Rounding.fits(f.heightM(), room.ceilingM()))
@@ -50,7 +50,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
         return f.needsWall() ? atWall(ask) : onFloor(ask);
     }
 
-    private static Spots atWall(Ask ask) {
+    private static Spots atWall(SpotsAsk ask) {
         Wall wall = ask.space().wall();
         Footprint f = ask.footprint();
         if (wall == null) return none(ask, Reason.NO_WALL);
@@ -60,7 +60,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
         return placed(ask, columns, 1, f.widthM(), f.lengthM(), 0);
     }
 
-    private static Spots onFloor(Ask ask) {
+    private static Spots onFloor(SpotsAsk ask) {
         Space room = ask.space();
         Footprint f = ask.footprint();
         int lengthwise = along(room.lengthM(), f.lengthM(), f);
@@ -84,7 +84,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
         return Math.max(0, Rounding.floor((roomM - 2 * f.edgeM() + f.gapM()) / (sizeM + f.gapM())));
     }
 
-    private static Spots placed(Ask ask, int columns, int rows, double alongM, double acrossM, double firstYM) {
+    private static Spots placed(SpotsAsk ask, int columns, int rows, double alongM, double acrossM, double firstYM) {
         Footprint f = ask.footprint();
         List<Placed> rectangles = new ArrayList<>(columns * rows);
         for (int row = 0; row < rows; row++)
@@ -99,7 +99,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
         return new Spots(spots, waves, rows, columns, List.copyOf(rectangles), null);
     }
 
-    private static Spots none(Ask ask, Reason reason) {
+    private static Spots none(SpotsAsk ask, Reason reason) {
         return new Spots(0, ask.pupils() == 0 ? 0 : null, 0, 0, List.of(), reason);
     }
 }

@@ -81,7 +81,7 @@ public record LessonPlan(
      */
     public static LessonPlan of(Lesson lesson, Space space, int pupils, Catalogue catalogue) {
         List<Placed> placed = place(lesson, space, pupils, catalogue);
-        LessonClock clock = LessonClock.of(new LessonClock.Ask(
+        LessonClock clock = LessonClock.of(new LessonClock.ClockAsk(
                 lesson.restRule(),
                 lesson.transitionSec(),
                 placed.stream().map(Placed::timing).toList()));
@@ -152,7 +152,7 @@ public record LessonPlan(
                     known(catalogue, "meanwhile.", block.meanwhile().ladderId());
             quiet = known(quietLadder, "meanwhile.", block.meanwhile().rungId());
         }
-        Spots spots = Spots.of(new Spots.Ask(space, ladder.footprint(), pupils, ladder.perSpot()));
+        Spots spots = Spots.of(new Spots.SpotsAsk(space, ladder.footprint(), pupils, ladder.perSpot()));
         List<Side> sides = sides(rung.sides(), block.sides());
         int waves = spots.waves() == null ? 1 : Math.max(1, spots.waves());
         Checks checks = new Checks();
@@ -217,7 +217,8 @@ public record LessonPlan(
             long moving = clock.activeSecPerPupil();
             long touches = Math.round(moving / rung.pace().hitSec()
                     + (quiet == null ? 0 : waitingSec / quiet.pace().hitSec()));
-            int working = Math.min(pupils, Math.min(atSpots, spots.spots() * ladder.workingAtOnce()));
+            int crews = (atSpots + ladder.perSpot() - 1) / ladder.perSpot();
+            int working = Math.min(atSpots, crews * ladder.workingAtOnce());
             return new BlockPlan(
                     block.id(),
                     ladder.family(),

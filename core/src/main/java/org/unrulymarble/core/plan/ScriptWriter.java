@@ -19,7 +19,7 @@ public final class ScriptWriter {
      */
     public static RunScript write(Lesson lesson, Space space, List<String> pupilIds, Catalogue catalogue) {
         List<LessonPlan.Placed> placed = LessonPlan.place(lesson, space, pupilIds.size(), catalogue);
-        LessonClock clock = LessonClock.of(new LessonClock.Ask(
+        LessonClock clock = LessonClock.of(new LessonClock.ClockAsk(
                 lesson.restRule(),
                 lesson.transitionSec(),
                 placed.stream().map(LessonPlan.Placed::timing).toList()));
@@ -27,15 +27,15 @@ public final class ScriptWriter {
                 clock.segments(), placed.stream().map(p -> block(p, pupilIds)).toList());
     }
 
-    private static RunScript.Block block(LessonPlan.Placed p, List<String> pupilIds) {
+    private static RunScript.ScriptBlock block(LessonPlan.Placed p, List<String> pupilIds) {
         Block block = p.block();
         Block.Task meanwhile = block.meanwhile();
         List<List<List<String>>> waves = waves(pupilIds, p.ladder().perSpot(), p.waves());
-        List<RunScript.Turn> turns = new ArrayList<>();
+        List<RunScript.ScriptTurn> turns = new ArrayList<>();
         for (int wave = 0; wave < waves.size(); wave++)
             for (int part = 0; part < p.parts(); part++)
                 turns.add(turn(wave, part, waves, p.ladder().workingAtOnce()));
-        return new RunScript.Block(
+        return new RunScript.ScriptBlock(
                 block.ladderId(),
                 block.rungId(),
                 block.modifiers(),
@@ -59,7 +59,7 @@ public final class ScriptWriter {
         return out;
     }
 
-    private static RunScript.Turn turn(int wave, int part, List<List<List<String>>> waves, int workingAtOnce) {
+    private static RunScript.ScriptTurn turn(int wave, int part, List<List<List<String>>> waves, int workingAtOnce) {
         List<RunScript.Crew> crews = new ArrayList<>();
         List<String> waiting = new ArrayList<>();
         for (int w = 0; w < waves.size(); w++) {
@@ -69,7 +69,7 @@ public final class ScriptWriter {
                 else waiting.addAll(members.get(spot));
             }
         }
-        return new RunScript.Turn(wave, part, crews, waiting);
+        return new RunScript.ScriptTurn(wave, part, crews, waiting);
     }
 
     /** A crew that is short of people begins again at its first: nobody stands idle. */

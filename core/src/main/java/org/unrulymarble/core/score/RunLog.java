@@ -108,7 +108,7 @@ public final class RunLog {
     }
 
     private RoundResult result(TallyKey key, Tally tally, RunScript.Crew crew) {
-        RunScript.Block block = script.blockOf(script.segment(key.segment()));
+        RunScript.ScriptBlock block = script.blockOf(script.segment(key.segment()));
         boolean tapped = tally.hits + tally.misses > 0;
         int tappedScore = block.measure() == Measure.LONGEST_RUN ? tally.longestRun : tally.hits;
         // A number told afterwards is the last word; the taps stand beside it only where they agree.

@@ -9,7 +9,7 @@ import org.unrulymarble.core.ladder.Modifier;
  * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
  * later change of the plan never changes what was run.
  */
-public record RunScript(List<Segment> segments, List<Block> blocks) {
+public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
 
     public RunScript {
         segments = List.copyOf(segments);
@@ -22,7 +22,7 @@ public record RunScript(List<Segment> segments, List<Block> blocks) {
      * @param workSec planned seconds of one side of one turn
      * @param meanwhileLadderId what the waiting waves do, or null
      */
-    public record Block(
+    public record ScriptBlock(
             String ladderId,
             String rungId,
             List<Modifier> modifiers,
@@ -32,10 +32,10 @@ public record RunScript(List<Segment> segments, List<Block> blocks) {
             int workSec,
             String meanwhileLadderId,
             String meanwhileRungId,
-            List<Turn> turns) {}
+            List<ScriptTurn> turns) {}
 
     /** @param waiting pupils whose wave is not at the spots */
-    public record Turn(int wave, int part, List<Crew> crews, List<String> waiting) {}
+    public record ScriptTurn(int wave, int part, List<Crew> crews, List<String> waiting) {}
 
     /** Who is at one spot in one turn. {@code spot} from 0. */
     public record Crew(int spot, List<String> workers, List<String> helpers) {}
@@ -44,11 +44,11 @@ public record RunScript(List<Segment> segments, List<Block> blocks) {
         return segments.get(index);
     }
 
-    public Block blockOf(Segment segment) {
+    public ScriptBlock blockOf(Segment segment) {
         return blocks.get(segment.block());
     }
 
-    public Turn turnOf(Segment segment) {
+    public ScriptTurn turnOf(Segment segment) {
         return blockOf(segment).turns().get(segment.turn());
     }
 

@@ -19,7 +19,7 @@ class LessonClockTest {
         return Cases.of("clock").stream();
     }
 
-    static Stream<LessonClock.Ask> seededLessons() {
+    static Stream<LessonClock.ClockAsk> seededLessons() {
         Random random = new Random(20_261);
         return Stream.generate(() -> lesson(random)).limit(300);
     }
@@ -27,14 +27,14 @@ class LessonClockTest {
     @ParameterizedTest
     @MethodSource("workedCases")
     void agrees_with_the_worked_case(Cases.Case worked) {
-        LessonClock.Ask ask = Cases.JSON.convertValue(worked.in(), LessonClock.Ask.class);
+        LessonClock.ClockAsk ask = Cases.JSON.convertValue(worked.in(), LessonClock.ClockAsk.class);
 
         worked.agreesWith(LessonClock.of(ask));
     }
 
     @ParameterizedTest
     @MethodSource("seededLessons")
-    void segments_tile_the_lesson_and_their_sums_agree(LessonClock.Ask ask) {
+    void segments_tile_the_lesson_and_their_sums_agree(LessonClock.ClockAsk ask) {
         LessonClock clock = LessonClock.of(ask);
 
         long now = 0;
@@ -66,7 +66,7 @@ class LessonClockTest {
 
     @ParameterizedTest
     @MethodSource("seededLessons")
-    void everyone_rests_at_least_as_long_between_sets_as_was_asked(LessonClock.Ask ask) {
+    void everyone_rests_at_least_as_long_between_sets_as_was_asked(LessonClock.ClockAsk ask) {
         LessonClock clock = LessonClock.of(ask);
 
         for (int b = 0; b < ask.blocks().size(); b++) {
@@ -93,7 +93,7 @@ class LessonClockTest {
                                 .containsExactly("setupSec", "sets", "sides", "waitIsRest"));
     }
 
-    private static LessonClock.Ask lesson(Random random) {
+    private static LessonClock.ClockAsk lesson(Random random) {
         List<Timing> blocks = new ArrayList<>();
         for (int i = random.nextInt(7); i > 0; i--) {
             Dose dose = random.nextBoolean()
@@ -113,6 +113,6 @@ class LessonClockTest {
                     random.nextBoolean()));
         }
         RestRule rule = random.nextBoolean() ? RestRule.BETWEEN_SETS : RestRule.AFTER_EVERY_SET;
-        return new LessonClock.Ask(rule, random.nextInt(4) * 15, blocks);
+        return new LessonClock.ClockAsk(rule, random.nextInt(4) * 15, blocks);
     }
 }

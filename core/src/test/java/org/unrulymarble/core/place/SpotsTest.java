@@ -15,7 +15,7 @@ class SpotsTest {
         return Cases.of("spots").stream();
     }
 
-    static Stream<Spots.Ask> seededRooms() {
+    static Stream<Spots.SpotsAsk> seededRooms() {
         Random random = new Random(77);
         return Stream.generate(() -> room(random)).limit(400);
     }
@@ -23,12 +23,12 @@ class SpotsTest {
     @ParameterizedTest
     @MethodSource("workedCases")
     void agrees_with_the_worked_case(Cases.Case worked) {
-        worked.agreesWith(Spots.of(Cases.JSON.convertValue(worked.in(), Spots.Ask.class)));
+        worked.agreesWith(Spots.of(Cases.JSON.convertValue(worked.in(), Spots.SpotsAsk.class)));
     }
 
     @ParameterizedTest
     @MethodSource("seededRooms")
-    void spots_keep_their_gap_and_their_edge(Spots.Ask ask) {
+    void spots_keep_their_gap_and_their_edge(Spots.SpotsAsk ask) {
         Spots spots = Spots.of(ask);
         List<Spots.Placed> placed = spots.placed();
         double edge = ask.footprint().edgeM() - 1e-6;
@@ -57,7 +57,7 @@ class SpotsTest {
         }
     }
 
-    private static Spots.Ask room(Random random) {
+    private static Spots.SpotsAsk room(Random random) {
         boolean atWall = random.nextBoolean();
         Space space = new Space(
                 2 + random.nextInt(140) / 10.0,
@@ -72,6 +72,6 @@ class SpotsTest {
                 atWall,
                 random.nextBoolean(),
                 random.nextBoolean() ? null : 2.4);
-        return new Spots.Ask(space, footprint, random.nextInt(33), 1 + random.nextInt(3));
+        return new Spots.SpotsAsk(space, footprint, random.nextInt(33), 1 + random.nextInt(3));
     }
 }

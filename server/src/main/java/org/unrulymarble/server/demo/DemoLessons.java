@@ -31,7 +31,7 @@ final class DemoLessons {
                         "wall-serve-stepping-back",
                         0,
                         clock(40),
-                        1,
+                        2,
                         30,
                         40,
                         20,

@@ -61,8 +61,8 @@ class LessonController {
         return lessons.all(classId).stream()
                 .map(k -> new LessonLine(
                         k.id(),
-                        k.schoolClass().id(),
-                        k.schoolClass().name(),
+                        k.roster().classId(),
+                        k.roster().className(),
                         k.space().name(),
                         k.name(),
                         k.onDay(),
@@ -97,9 +97,9 @@ class LessonController {
         return new LessonView(
                 k.id(),
                 k.version(),
-                k.schoolClass().id(),
-                k.schoolClass().name(),
-                k.schoolClass().pupils().size(),
+                k.roster().classId(),
+                k.roster().className(),
+                k.roster().pupils().size(),
                 k.space().id(),
                 k.space().name(),
                 k.space().size(),

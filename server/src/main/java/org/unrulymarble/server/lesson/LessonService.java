@@ -14,6 +14,7 @@ import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
 import org.unrulymarble.server.store.SpaceRow;
 import org.unrulymarble.server.store.Spaces;
@@ -39,13 +40,7 @@ public class LessonService {
 
     /** A lesson with all that the plan and the run need of it. */
     public record Known(
-            UUID id,
-            long version,
-            String name,
-            LocalDate onDay,
-            Lesson lesson,
-            SchoolClass schoolClass,
-            SpaceRow space) {}
+            UUID id, long version, String name, LocalDate onDay, Lesson lesson, Roster roster, SpaceRow space) {}
 
     /** Lessons of the asker's classes, or of one of them, by day. */
     @Transactional(readOnly = true)
@@ -86,10 +81,7 @@ public class LessonService {
 
     public LessonPlan plan(Known known) {
         return LessonPlan.of(
-                known.lesson(),
-                known.space().size(),
-                known.schoolClass().pupils().size(),
-                catalogue);
+                known.lesson(), known.space().size(), known.roster().pupils().size(), catalogue);
     }
 
     private Known save(LessonRow row, LessonDoc doc) {
@@ -113,7 +105,7 @@ public class LessonService {
                 row.name(),
                 row.onDay(),
                 json.readValue(row.plan(), Lesson.class),
-                access.see(row.classId()),
+                access.roster(row.classId()),
                 spaces.findById(row.spaceId()).orElseThrow(NotFound::new));
     }
 }

@@ -17,13 +17,13 @@ class ReckonController {
             long totalSec, long activeSecPerPupil, double activeShare, List<LessonClock.BlockClock> blocks) {}
 
     @PostMapping("/clock")
-    ClockAnswer clock(@RequestBody LessonClock.Ask ask) {
+    ClockAnswer clock(@RequestBody LessonClock.ClockAsk ask) {
         LessonClock clock = LessonClock.of(ask);
         return new ClockAnswer(clock.totalSec(), clock.activeSecPerPupil(), clock.activeShare(), clock.blocks());
     }
 
     @PostMapping("/spots")
-    Spots spots(@RequestBody Spots.Ask ask) {
+    Spots spots(@RequestBody Spots.SpotsAsk ask) {
         return Spots.of(ask);
     }
 }

@@ -24,6 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.MismatchedInputException;
@@ -99,6 +100,8 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         if (e.getCause() instanceof StreamConstraintsException)
             return answer(problem(HttpStatus.CONTENT_TOO_LARGE, "too-large"));
+        if (e.getCause() instanceof InputCoercionException tooBig)
+            return badFields(List.of(new Fault(path(tooBig), Fault.Rule.KIND, List.of(kind(tooBig.getTargetType())))));
         if (e.getCause() instanceof DatabindException bad) return badFields(faults(bad));
         return answer(problem(HttpStatus.BAD_REQUEST, "no-json"));
     }

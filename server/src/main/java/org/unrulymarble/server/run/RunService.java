@@ -28,6 +28,7 @@ import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -63,15 +64,13 @@ public class RunService {
         this.clock = clock;
     }
 
-    record Name(UUID pupilId, String name) {}
-
     /** All that a run needs besides its log, as it stood when the run began. */
     record Sheet(
             String lessonName,
             String className,
             String spaceName,
             int minutes,
-            List<Name> pupils,
+            List<Roster.Member> pupils,
             List<Ladder> ladders,
             RunScript script) {}
 
@@ -85,16 +84,16 @@ public class RunService {
                 .orElseGet(() -> runs.saveAndFlush(new RunRow(
                         UUID.randomUUID(),
                         lessonId,
-                        lesson.schoolClass().id(),
+                        lesson.roster().classId(),
                         LocalDate.now(clock),
                         json.writeValueAsString(sheet(lesson)))));
         return run(row);
     }
 
     private Sheet sheet(LessonService.Known lesson) {
-        SchoolClass c = lesson.schoolClass();
+        Roster roster = lesson.roster();
         new Checks()
-                .entries("pupils", c.pupils(), 1, 500)
+                .entries("pupils", roster.pupils(), 1, 500)
                 .entries("blocks", lesson.lesson().blocks(), 1, 60)
                 .that(
                         lesson.lesson().audience() == Lesson.Audience.CLASS,
@@ -102,7 +101,8 @@ public class RunService {
                         Fault.Rule.ONE_OF,
                         Lesson.Audience.CLASS)
                 .done();
-        List<String> ids = c.pupils().stream().map(p -> p.id().toString()).toList();
+        List<String> ids =
+                roster.pupils().stream().map(p -> p.pupilId().toString()).toList();
         RunScript script = ScriptWriter.write(lesson.lesson(), lesson.space().size(), ids, catalogue);
         Set<String> used = new HashSet<>();
         script.blocks().forEach(b -> {
@@ -111,10 +111,10 @@ public class RunService {
         });
         return new Sheet(
                 lesson.name(),
-                c.name(),
+                roster.className(),
                 lesson.space().name(),
                 lesson.lesson().minutes(),
-                c.pupils().stream().map(p -> new Name(p.id(), p.name())).toList(),
+                roster.pupils(),
                 catalogue.all().stream().filter(l -> used.contains(l.id())).toList(),
                 script);
     }
@@ -184,7 +184,7 @@ public class RunService {
 
     private Attempt attempt(RunRow row, Sheet sheet, RoundResult r) {
         Segment segment = sheet.script().segment(r.segment());
-        RunScript.Block block = sheet.script().blockOf(segment);
+        RunScript.ScriptBlock block = sheet.script().blockOf(segment);
         String ball = catalogue
                 .ladder(block.ladderId())
                 .flatMap(l -> l.kit().stream().findFirst())

@@ -35,6 +35,11 @@ public class ClassAccess {
                 .orElseThrow(NotFound::new);
     }
 
+    /** @throws NotFound for a class that the asker may not see */
+    public Roster roster(UUID classId) {
+        return Roster.of(see(classId));
+    }
+
     /**
      * A class that the asker may plan for.
      *

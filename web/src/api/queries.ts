@@ -1,0 +1,52 @@
+import { queryOptions } from "@tanstack/react-query";
+import { api } from "./client";
+import type {
+  ClassRecord,
+  Ladder,
+  LessonLine,
+  LessonView,
+  PupilRecord,
+  Run,
+  RunLine,
+  SchoolClass,
+  Session,
+  Space,
+} from "./types";
+
+export const session = queryOptions({ queryKey: ["session"], queryFn: () => api<Session>("GET", "/session") });
+
+export const classes = queryOptions({ queryKey: ["classes"], queryFn: () => api<SchoolClass[]>("GET", "/classes") });
+
+export const spaces = queryOptions({ queryKey: ["spaces"], queryFn: () => api<Space[]>("GET", "/spaces") });
+
+export const ladders = queryOptions({
+  queryKey: ["ladders"],
+  queryFn: () => api<Ladder[]>("GET", "/ladders"),
+  staleTime: Number.POSITIVE_INFINITY,
+});
+
+export const lessons = (classId: string) =>
+  queryOptions({
+    queryKey: ["lessons", classId],
+    queryFn: () => api<LessonLine[]>("GET", `/lessons?classId=${classId}`),
+  });
+
+export const lesson = (id: string) =>
+  queryOptions({ queryKey: ["lesson", id], queryFn: () => api<LessonView>("GET", `/lessons/${id}`) });
+
+export const openRuns = queryOptions({ queryKey: ["runs"], queryFn: () => api<RunLine[]>("GET", "/runs/open") });
+
+export const run = (id: string) =>
+  queryOptions({ queryKey: ["run", id], queryFn: () => api<Run>("GET", `/runs/${id}`) });
+
+export const classRecord = (classId: string) =>
+  queryOptions({
+    queryKey: ["record", "class", classId],
+    queryFn: () => api<ClassRecord>("GET", `/classes/${classId}/record`),
+  });
+
+export const pupilRecord = (pupilId: string) =>
+  queryOptions({
+    queryKey: ["record", "pupil", pupilId],
+    queryFn: () => api<PupilRecord>("GET", `/pupils/${pupilId}/record`),
+  });

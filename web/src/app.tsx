@@ -1,0 +1,139 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { lazy, Suspense, useEffect } from "react";
+import { NavLink, Outlet, Route, Routes, useNavigate } from "react-router";
+import { api } from "./api/client";
+import { classes, session } from "./api/queries";
+import type { Who } from "./api/types";
+import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
+import { Choice } from "./ui/choice";
+import { Failed, Loading } from "./ui/states";
+import { SignIn } from "./views/session/sign-in";
+import { Today } from "./views/today/today";
+
+const PlanList = lazy(() => import("./views/plan/plan-list").then((m) => ({ default: m.PlanList })));
+const PlanView = lazy(() => import("./views/plan/plan-view").then((m) => ({ default: m.PlanView })));
+const RunStart = lazy(() => import("./views/run/run-start").then((m) => ({ default: m.RunStart })));
+const RunView = lazy(() => import("./views/run/run-view").then((m) => ({ default: m.RunView })));
+const ClassView = lazy(() => import("./views/pupils/class-view").then((m) => ({ default: m.ClassView })));
+const PupilView = lazy(() => import("./views/pupils/pupil-view").then((m) => ({ default: m.PupilView })));
+const StoreView = lazy(() => import("./views/store/store-view").then((m) => ({ default: m.StoreView })));
+
+const views = [
+  ["/", "Today"],
+  ["/plan", "Plan"],
+  ["/run", "Run"],
+  ["/pupils", "Pupils"],
+  ["/store", "Store"],
+] as const;
+
+export function App() {
+  const who = useQuery(session);
+  if (who.isPending) return <Loading what="your page" />;
+  if (who.isError) return <Failed error={who.error} again={() => who.refetch()} />;
+  if (!who.data.who) return <SignIn setupNeeded={who.data.setupNeeded} />;
+  return (
+    <Suspense fallback={<Loading what="the view" />}>
+      <Routes>
+        <Route path="/run/:id" element={<RunView />} />
+        <Route element={<Frame who={who.data.who} />}>
+          <Route path="/" element={<Today />} />
+          <Route path="/plan" element={<PlanList />} />
+          <Route path="/plan/:id" element={<PlanView />} />
+          <Route path="/run" element={<RunStart />} />
+          <Route path="/pupils" element={<ClassView />} />
+          <Route path="/pupils/:id" element={<PupilView />} />
+          <Route path="/store" element={<StoreView />} />
+          <Route
+            path="*"
+            element={<Failed error={new Error("There is no such page. Choose one from the bar above.")} />}
+          />
+        </Route>
+      </Routes>
+    </Suspense>
+  );
+}
+
+/** The bar across the top, and the class in hand. */
+function Frame({ who }: { who: Who }) {
+  const known = useQuery(classes);
+  const choice = useClassChoice(known.data ?? []);
+  const navigate = useNavigate();
+  useEffect(() => {
+    const byNumber = (e: KeyboardEvent) => {
+      const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select, [role=dialog]");
+      const view = views[Number(e.key) - 1];
+      if (view && !typing && !e.ctrlKey && !e.metaKey && !e.altKey) navigate(view[0]);
+    };
+    window.addEventListener("keydown", byNumber);
+    return () => window.removeEventListener("keydown", byNumber);
+  }, [navigate]);
+  if (known.isPending) return <Loading what="your classes" />;
+  if (known.isError) return <Failed error={known.error} again={() => known.refetch()} />;
+  return (
+    <ChosenClass value={choice}>
+      <a href="#view" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the view
+      </a>
+      <header className="flex flex-wrap items-end gap-x-6 bg-floor px-4 pt-2 sm:px-7 print:hidden">
+        <span className="flex items-center gap-2.5 pb-2.5 font-head text-xl font-bold">
+          <img src="/marble.svg" alt="" width="30" height="30" /> Unruly Marble
+        </span>
+        <nav aria-label="Views" className="order-last -mb-px flex w-full overflow-x-auto sm:order-none sm:w-auto">
+          {views.map(([to, text]) => (
+            <NavLink
+              key={to}
+              to={to}
+              end={to === "/"}
+              className={({ isActive }) =>
+                `px-4 py-2.5 font-semibold no-underline ${isActive ? "rounded-t-xl bg-sheet text-ink" : "text-soft hover:text-ink"}`
+              }
+            >
+              {text}
+            </NavLink>
+          ))}
+        </nav>
+        <span className="ml-auto flex items-center gap-4 pb-2">
+          <ClassPicker />
+          <SignOut who={who} />
+        </span>
+      </header>
+      <main id="view" className="mx-auto max-w-[84rem] px-4 py-5 sm:px-7">
+        <Suspense fallback={<Loading what="the view" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </ChosenClass>
+  );
+}
+
+function ClassPicker() {
+  const { chosen, all, choose } = useChosenClass();
+  if (!chosen) return null;
+  return (
+    <Choice
+      label="Class"
+      className="btn btn-small"
+      value={chosen.id}
+      options={all.map((c) => ({ value: c.id, text: `${c.name} · ${c.pupils.length} pupils` }))}
+      onChange={choose}
+    />
+  );
+}
+
+function SignOut({ who }: { who: Who }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const leave = async () => {
+    await api("DELETE", "/session");
+    client.clear();
+    navigate("/");
+  };
+  return (
+    <span className="flex items-center gap-2 text-soft">
+      <span className="hidden md:inline">{who.displayName}</span>
+      <button type="button" className="font-semibold underline" onClick={leave}>
+        Sign out
+      </button>
+    </span>
+  );
+}

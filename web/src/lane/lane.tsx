@@ -1,0 +1,163 @@
+import type { Family } from "../api/types";
+import { familyColour } from "../ui/marble";
+import { useWidth } from "../ui/use-width";
+import { clock } from "../words";
+import { labelRoom } from "./label-room";
+
+export type LaneBlock = {
+  id: string;
+  name: string;
+  family: Family;
+  effort: number;
+  startSec: number;
+  endSec: number;
+  setStretches: { startSec: number; endSec: number }[];
+};
+
+const TOP = 26;
+const STEP = 17;
+const THICK = 14;
+
+/** The lesson to scale: time across, effort upwards, nicks for sets, dots for changes, the bell, red hatching past it. */
+export function Lane({
+  blocks,
+  totalSec,
+  bellSec,
+  atSec,
+  chosen,
+  onChoose,
+  labels = true,
+}: {
+  blocks: LaneBlock[];
+  totalSec: number;
+  bellSec: number;
+  atSec?: number;
+  chosen?: string;
+  onChoose?: (id: string) => void;
+  labels?: boolean;
+}) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const top = labels ? TOP : 18;
+  const baseY = top + 5 * (labels ? STEP : 9) + 8;
+  const height = baseY + 24;
+  const endSec = Math.max(totalSec, bellSec, 60);
+  const left = 4;
+  const right = labels ? 30 : 14;
+  const x = (sec: number) => left + (Math.max(0, width - left - right) * sec) / endSec;
+  const y = (effort: number) => top + (5 - effort) * (labels ? STEP : 9) + THICK / 2;
+  const tickMin = [1, 2, 5, 10, 20, 30].find((m) => x(m * 60) - x(0) >= 46) ?? 60;
+  const ticks = Array.from({ length: Math.floor(endSec / 60 / tickMin) + 1 }, (_, i) => i * tickMin);
+  const summary = `${blocks.length} blocks, ends at ${clock(totalSec)}, bell at ${clock(bellSec)}`;
+  return (
+    <div ref={ref} className="w-full">
+      <svg width={width} height={height} role="img" aria-label={`Lane of the lesson: ${summary}`} className="block">
+        <title>{summary}</title>
+        <defs>
+          <pattern id="past-bell" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="3" height="8" fill="var(--danger)" />
+          </pattern>
+        </defs>
+        {ticks.map((m) => (
+          <g key={m}>
+            <line x1={x(m * 60)} x2={x(m * 60)} y1={top} y2={baseY} stroke="var(--line)" strokeWidth="1" />
+            <text
+              x={x(m * 60)}
+              y={baseY + 17}
+              textAnchor={m === 0 ? "start" : "middle"}
+              fontSize="12.500"
+              fill="var(--label)"
+              className="clock"
+            >
+              {m}
+            </text>
+          </g>
+        ))}
+        {totalSec > bellSec && (
+          <rect
+            x={x(bellSec)}
+            y={top - 8}
+            width={x(totalSec) - x(bellSec)}
+            height={baseY - top + 8}
+            fill="url(#past-bell)"
+            opacity="0.55"
+          />
+        )}
+        {blocks.slice(1).map((b, i) => {
+          const from = blocks[i];
+          return (
+            from && (
+              <line
+                key={b.id}
+                x1={x(from.endSec)}
+                y1={y(from.effort)}
+                x2={x(b.startSec)}
+                y2={y(b.effort)}
+                stroke="var(--axis)"
+                strokeWidth="2.500"
+                strokeDasharray="1 5"
+                strokeLinecap="round"
+              />
+            )
+          );
+        })}
+        {blocks.map((b, i) => {
+          const shown = labels ? labelRoom(b, blocks.slice(i + 1), x, width - right) : "";
+          return (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the drawing is named as one picture
+            <g key={b.id} onClick={() => onChoose?.(b.id)} style={{ cursor: onChoose ? "pointer" : undefined }}>
+              <line
+                x1={x(b.startSec)}
+                x2={x(b.endSec)}
+                y1={y(b.effort)}
+                y2={y(b.effort)}
+                stroke={familyColour[b.family]}
+                strokeWidth="3"
+              />
+              {b.setStretches.map((s) => (
+                <rect
+                  key={s.startSec}
+                  x={x(s.startSec)}
+                  y={y(b.effort) - THICK / 2}
+                  width={Math.max(3, x(s.endSec) - x(s.startSec) - 2)}
+                  height={THICK}
+                  rx="3"
+                  fill={familyColour[b.family]}
+                />
+              ))}
+              {chosen === b.id && (
+                <rect
+                  x={x(b.startSec) - 3}
+                  y={y(b.effort) - THICK / 2 - 4}
+                  width={x(b.endSec) - x(b.startSec) + 6}
+                  height={THICK + 8}
+                  rx="6"
+                  fill="none"
+                  stroke="var(--axis)"
+                  strokeWidth="2"
+                />
+              )}
+              {shown && (
+                <text
+                  x={x(b.startSec)}
+                  y={y(b.effort) - THICK / 2 - 7}
+                  fontSize="13"
+                  fontWeight="650"
+                  fill="var(--label)"
+                >
+                  {shown}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        <line x1={left} x2={x(endSec)} y1={baseY} y2={baseY} stroke="var(--axis)" strokeWidth="2.500" />
+        <g aria-hidden>
+          <line x1={x(bellSec)} x2={x(bellSec)} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />
+          <path d={`M${x(bellSec) - 6} ${top - 10}a6 7 0 0 1 12 0v3h-12z`} fill="var(--axis)" />
+          <circle cx={x(bellSec)} cy={top - 5} r="2" fill="var(--axis)" />
+        </g>
+        {atSec !== undefined && <image href="/marble.svg" x={x(atSec) - 13} y={baseY - 26} width="26" height="26" />}
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import type { Family } from "../api/types";
+import { family as familyWord } from "../words";
+
+export const familyColour: Record<Family, string> = {
+  THROW: "var(--throw)",
+  CATCH: "var(--catch)",
+  HANDLE: "var(--handle)",
+  TARGET: "var(--target)",
+  MOVE: "var(--move)",
+};
+
+const glyphs: Record<Family, React.ReactNode> = {
+  THROW: (
+    <>
+      <path d="M3 19C5 8 12 5 18 10" />
+      <circle cx="19.500" cy="11.500" r="2" fill="currentColor" />
+    </>
+  ),
+  CATCH: (
+    <>
+      <path d="M4 11c0 5 3.500 8 8 8s8-3 8-8" />
+      <circle cx="12" cy="8" r="2" fill="currentColor" />
+    </>
+  ),
+  HANDLE: <path d="M3 5l5 14 4-9 4 9 5-14" />,
+  TARGET: (
+    <>
+      <circle cx="12" cy="12" r="9" />
+      <circle cx="12" cy="12" r="3" fill="currentColor" />
+    </>
+  ),
+  MOVE: <path d="M4 4l8 8-8 8M12 4l8 8-8 8" />,
+};
+
+/** The family's own sign, drawn in its line colour; never colour alone. */
+export function FamilyGlyph({ family, size = 22 }: { family: Family; size?: number }) {
+  return (
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.600"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      style={{ color: familyColour[family], flex: "none" }}
+      role="img"
+      aria-label={familyWord[family]}
+    >
+      {glyphs[family]}
+    </svg>
+  );
+}

@@ -1,0 +1,38 @@
+import { CircleAlert, LoaderCircle } from "lucide-react";
+import type { ReactNode } from "react";
+import { Problem } from "../api/client";
+
+export function Loading({ what }: { what: string }) {
+  return (
+    <p className="flex items-center gap-3 p-8 text-soft" role="status">
+      <LoaderCircle className="animate-spin" aria-hidden /> Fetching {what} …
+    </p>
+  );
+}
+
+/** Says what happened and what to do. */
+export function Failed({ error, again }: { error: unknown; again?: () => void }) {
+  const problem = error instanceof Problem ? error : new Problem(0, "Something went wrong", String(error));
+  return (
+    <div role="alert" className="m-6 max-w-xl border-l-4 border-alert bg-tint p-5">
+      <h2 className="flex items-center gap-2 text-alert">
+        <CircleAlert aria-hidden /> {problem.title}
+      </h2>
+      <p className="mt-2">{problem.detail}</p>
+      {again && (
+        <button type="button" className="btn mt-4" onClick={again}>
+          Try again
+        </button>
+      )}
+    </div>
+  );
+}
+
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="mx-auto my-12 max-w-lg border-t-4 border-ink pt-5">
+      <h2>{title}</h2>
+      <div className="mt-2 space-y-4 text-soft">{children}</div>
+    </div>
+  );
+}

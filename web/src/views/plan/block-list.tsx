@@ -1,0 +1,159 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { GripVertical } from "lucide-react";
+import type { Problem } from "../../api/client";
+import type { Block, BlockPlan, Ladder } from "../../api/types";
+import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { clock, dose, modifier } from "../../words";
+import { BlockEditor } from "./block-editor";
+
+type Props = {
+  blocks: Block[];
+  plans: BlockPlan[];
+  catalogue: Ladder[];
+  problem: Problem | undefined;
+  chosenId: string | undefined;
+  onChoose: (id: string | undefined) => void;
+  onChange: (blocks: Block[], step: string) => void;
+  readOnly: boolean;
+};
+
+/** The blocks in order; the chosen one opens into its dose sentence. Moved by drag, by its buttons and by keyboard. */
+export function BlockList(props: Props) {
+  const { blocks, onChange, readOnly } = props;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const from = blocks.findIndex((b) => b.id === active.id);
+    const to = blocks.findIndex((b) => b.id === over.id);
+    onChange(arrayMove(blocks, from, to), `move ${active.id} ${Date.now()}`);
+  };
+  if (blocks.length === 0)
+    return (
+      <p className="border-y-2 border-ink py-6 text-soft">
+        No block yet. Add the first task; its turns and its time are worked out from the class and the room.
+      </p>
+    );
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <SortableContext items={blocks.map((b) => b.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
+        <ol className="border-t-2 border-ink" aria-label="Blocks">
+          {blocks.map((b, i) => (
+            <BlockLine key={b.id} {...props} block={b} index={i} />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function BlockLine(props: Props & { block: Block; index: number }) {
+  const { block, index, blocks, plans, catalogue, problem, chosenId, onChoose, onChange, readOnly } = props;
+  const sortable = useSortable({ id: block.id });
+  const ladder = catalogue.find((l) => l.id === block.ladderId);
+  const rung = ladder?.rungs.find((r) => r.id === block.rungId);
+  const plan = plans.find((p) => p.id === block.id);
+  const open = chosenId === block.id;
+  const path = `lesson.blocks[${index}]`;
+  const wrong = problem?.errors.some((e) => e.field.startsWith(path));
+  const move = (by: number) => onChange(arrayMove(blocks, index, index + by), `move ${block.id} ${Date.now()}`);
+  if (!ladder || !rung) return null;
+  return (
+    <li
+      ref={sortable.setNodeRef}
+      style={{
+        transform: CSS.Translate.toString(sortable.transform),
+        transition: sortable.transition,
+        borderLeftColor: open ? familyColour[ladder.family] : "transparent",
+        position: "relative",
+        zIndex: sortable.isDragging ? 10 : undefined,
+      }}
+      className={`border-b border-l-8 border-b-rule ${open ? "bg-tint" : "bg-sheet"}`}
+    >
+      <div className="flex items-center gap-3 py-2 pr-2">
+        {!readOnly && (
+          <button
+            type="button"
+            className="cursor-grab touch-none p-1 text-soft"
+            {...sortable.attributes}
+            {...sortable.listeners}
+            aria-label={`Move block ${index + 1}, ${ladder.name}`}
+          >
+            <GripVertical size={18} aria-hidden />
+          </button>
+        )}
+        <span className="clock w-5 text-right text-soft">{index + 1}</span>
+        <FamilyGlyph family={ladder.family} size={26} />
+        <button
+          type="button"
+          className="min-w-0 flex-1 text-left"
+          aria-expanded={open}
+          onClick={() => onChoose(open ? undefined : block.id)}
+        >
+          <span className="font-head text-[1.07rem] font-bold">{ladder.name}</span>{" "}
+          <span className="text-soft">{rung.name}</span>
+          {block.modifiers.length > 0 && (
+            <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
+          )}
+          <span className={`block text-[0.95rem] ${wrong ? "font-semibold text-alert" : "text-soft"}`}>
+            {dose(block, plan, rung)}
+            {plan && plan.waiting > 0 && (
+              <span className={block.meanwhile ? "" : "font-semibold text-alert"}>
+                {" ‖ "}
+                {block.meanwhile
+                  ? `at the tables: ${catalogue.find((l) => l.id === block.meanwhile?.ladderId)?.name ?? ""}`
+                  : `${plan.waiting} wait ${clock(plan.idleSecPerPupil)} with nothing to do`}
+              </span>
+            )}
+            {plan?.spots.reason && <span className="font-semibold text-alert"> · does not fit this room</span>}
+          </span>
+        </button>
+        <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>
+      </div>
+      {open && (
+        <BlockEditor
+          block={block}
+          ladder={ladder}
+          rung={rung}
+          plan={plan}
+          catalogue={catalogue}
+          must={(field) => problem?.must(`${path}.${field}`)}
+          readOnly={readOnly}
+          onChange={(next, step) =>
+            onChange(
+              blocks.map((b) => (b.id === block.id ? next : b)),
+              `${step} ${block.id}`,
+            )
+          }
+          onRemove={() => {
+            onChange(
+              blocks.filter((b) => b.id !== block.id),
+              `remove ${block.id}`,
+            );
+            onChoose(undefined);
+          }}
+          onUp={index > 0 ? () => move(-1) : undefined}
+          onDown={index < blocks.length - 1 ? () => move(1) : undefined}
+        />
+      )}
+    </li>
+  );
+}

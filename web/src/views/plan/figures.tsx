@@ -1,0 +1,39 @@
+import type { LessonPlan } from "../../api/types";
+import { bell, clock, percent } from "../../words";
+
+/** What the core worked out for the whole lesson, in one line. */
+export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean }) {
+  const late = plan.pastBellSec > 0;
+  return (
+    <p className="my-3 flex flex-wrap gap-x-7 gap-y-1" aria-live="polite" data-testid="figures">
+      <span>
+        <strong className={`clock ${late ? "text-alert" : ""}`} data-testid="total">
+          {clock(plan.totalSec)}
+        </strong>{" "}
+        of {clock(plan.bellSec)} · <span className={late ? "font-semibold text-alert" : ""}>{bell(plan)}</span>
+      </span>
+      <span>
+        <strong className="clock">{clock(plan.movingSecPerPupil)}</strong> moving {atHome ? "" : "per pupil "}·{" "}
+        {percent(plan.movingShare)}
+      </span>
+      {plan.quietSecPerPupil > 0 && (
+        <span>
+          <strong className="clock">{clock(plan.quietSecPerPupil)}</strong> at a quiet task
+        </span>
+      )}
+      {plan.idleSecPerPupil > 0 && (
+        <span className="font-semibold text-alert">
+          <strong className="clock">{clock(plan.idleSecPerPupil)}</strong> waiting with nothing to do
+        </span>
+      )}
+      <span>
+        right <strong className="clock">{clock(plan.rightSec)}</strong> left{" "}
+        <strong className="clock">{clock(plan.leftSec)}</strong>
+      </span>
+      <span>
+        about <strong className="clock">{plan.touches}</strong> touches
+        <span className="text-soft"> (an estimate until it is run)</span>
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,200 @@
+import { useQuery } from "@tanstack/react-query";
+import { Redo2, Undo2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { useParams } from "react-router";
+import { ladders, lesson, spaces } from "../../api/queries";
+import type { Block, Ladder, LessonView, Space } from "../../api/types";
+import { Lane } from "../../lane/lane";
+import { laneBlocks } from "../../lane/lane-blocks";
+import { Room } from "../../room/room";
+import { Choice } from "../../ui/choice";
+import { NumberField } from "../../ui/fields";
+import { Failed, Loading } from "../../ui/states";
+import { caution, deferring } from "../../words";
+import { RunButton } from "../run/run-button";
+import { AddBlock } from "./add-block";
+import { BlockList } from "./block-list";
+import { Figures } from "./figures";
+import { SaveState } from "./save-state";
+import { usePlan } from "./use-plan";
+
+export function PlanView() {
+  const { id = "" } = useParams();
+  const loaded = useQuery({ ...lesson(id), refetchOnWindowFocus: false });
+  const catalogue = useQuery(ladders);
+  const rooms = useQuery(spaces);
+  const failed = [loaded, catalogue, rooms].find((q) => q.isError);
+  if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
+  if (!loaded.data || !catalogue.data || !rooms.data) return <Loading what="the plan" />;
+  return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} rooms={rooms.data} />;
+}
+
+function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: Ladder[]; rooms: Space[] }) {
+  const plan = usePlan(loaded);
+  const { saved, draft, problem, change, changeLesson } = plan;
+  const [chosenId, setChosenId] = useState<string>();
+  const [adding, setAdding] = useState(false);
+  const readOnly = !loaded.mayChange;
+  const blocks = draft.lesson.blocks;
+  const chosen = blocks.find((b) => b.id === chosenId);
+  const shownPlan = saved.plan.blocks.find((b) => b.id === (chosen?.id ?? blocks[0]?.id));
+  const shownLadder = catalogue.find((l) => l.id === (chosen ?? blocks[0])?.ladderId);
+  const setBlocks = (next: Block[], step: string) => changeLesson({ ...draft.lesson, blocks: next }, step);
+  const must = (field: string) => problem?.must(field);
+  const atHome = draft.lesson.audience === "EACH_AT_HOME";
+  const { undo, redo } = plan;
+
+  useEffect(() => {
+    const byKey = (e: KeyboardEvent) => {
+      const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]");
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z") {
+        e.preventDefault();
+        if (e.shiftKey) redo?.();
+        else undo?.();
+      } else if (e.key === "n" && !typing && !readOnly && !e.ctrlKey && !e.metaKey) {
+        e.preventDefault();
+        setAdding(true);
+      }
+    };
+    window.addEventListener("keydown", byKey);
+    return () => window.removeEventListener("keydown", byKey);
+  }, [undo, redo, readOnly]);
+
+  const add = (block: Block) => {
+    const after = blocks.findIndex((b) => b.id === chosenId);
+    const at = after < 0 ? blocks.length : after + 1;
+    setBlocks([...blocks.slice(0, at), block, ...blocks.slice(at)], `add ${block.id}`);
+    setChosenId(block.id);
+    setAdding(false);
+  };
+
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="mr-auto">
+          <input
+            aria-label="Name of the lesson"
+            className="w-full min-w-64 bg-transparent font-head font-bold"
+            aria-invalid={!!must("name")}
+            value={draft.name}
+            readOnly={readOnly}
+            onChange={(e) => change({ ...draft, name: e.target.value }, "name")}
+          />
+        </h1>
+        <SaveState plan={plan} />
+        {!readOnly && (
+          <>
+            <button type="button" className="btn" onClick={undo} disabled={!undo} aria-keyshortcuts="Control+Z">
+              <Undo2 size={18} aria-hidden /> Undo
+            </button>
+            <button type="button" className="btn" onClick={redo} disabled={!redo} aria-keyshortcuts="Control+Shift+Z">
+              <Redo2 size={18} aria-hidden /> Redo
+            </button>
+          </>
+        )}
+        {!atHome && <RunButton lessonId={loaded.id} disabled={blocks.length === 0 || plan.unsaved} />}
+      </div>
+      {must("name") && <p className="font-semibold text-alert">Name {must("name")}.</p>}
+
+      <fieldset disabled={readOnly} className="my-3 flex flex-wrap items-center gap-x-2 gap-y-2">
+        <legend className="sr-only">The lesson</legend>
+        <span>{saved.className} on</span>
+        <input
+          type="date"
+          aria-label="Day"
+          className="field"
+          value={draft.onDay}
+          onChange={(e) => e.target.value && change({ ...draft, onDay: e.target.value }, "day")}
+        />
+        <span>for</span>
+        <NumberField
+          label="Minutes"
+          value={draft.lesson.minutes}
+          must={must("lesson.minutes")}
+          onChange={(minutes) => changeLesson({ ...draft.lesson, minutes: minutes as number }, "minutes")}
+        />
+        <span>min in</span>
+        <Choice
+          label="Space"
+          value={draft.spaceId}
+          options={rooms.map((r) => ({ value: r.id, text: r.name }))}
+          onChange={(spaceId) => change({ ...draft, spaceId }, "space")}
+        />
+        <span className="whitespace-nowrap">
+          {saved.space.lengthM} × {saved.space.widthM} m,{" "}
+          {saved.space.ceilingM ? `ceiling ${saved.space.ceilingM} m` : "open sky"},
+        </span>
+        <NumberField
+          label="Change between blocks"
+          value={draft.lesson.transitionSec}
+          step={5}
+          must={must("lesson.transitionSec")}
+          onChange={(transitionSec) =>
+            changeLesson({ ...draft.lesson, transitionSec: transitionSec as number }, "transition")
+          }
+        />
+        <span>s between blocks, rest</span>
+        <Choice
+          label="Rest school"
+          value={draft.lesson.restRule}
+          options={[
+            { value: "BETWEEN_SETS", text: "between sets" },
+            { value: "AFTER_EVERY_SET", text: "after every set" },
+          ]}
+          onChange={(restRule) => changeLesson({ ...draft.lesson, restRule }, "rest rule")}
+        />
+      </fieldset>
+
+      <Figures plan={saved.plan} atHome={atHome} />
+      <Lane
+        blocks={laneBlocks(saved.lesson, saved.plan, catalogue)}
+        totalSec={saved.plan.totalSec}
+        bellSec={saved.plan.bellSec}
+        chosen={chosenId}
+        onChoose={setChosenId}
+      />
+
+      <div className="mt-4 grid gap-8 lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
+        <div>
+          <BlockList
+            blocks={blocks}
+            plans={saved.plan.blocks}
+            catalogue={catalogue}
+            problem={problem}
+            chosenId={chosenId}
+            onChoose={setChosenId}
+            onChange={setBlocks}
+            readOnly={readOnly}
+          />
+          {!readOnly && (
+            <button type="button" className="btn mt-4" onClick={() => setAdding(true)} aria-keyshortcuts="n">
+              + Add a block
+            </button>
+          )}
+        </div>
+        <aside aria-label="Room and cautions" className="space-y-4">
+          <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
+          <Room
+            space={saved.space}
+            plan={shownPlan}
+            needsWall={shownLadder?.footprint.needsWall ?? false}
+            name={saved.spaceName}
+            atHome={atHome}
+          />
+          {shownLadder && (
+            <div className="border-l-4 border-move pl-3">
+              <h3 className="font-bold">Take care</h3>
+              <ul>
+                {shownLadder.cautions.map((c) => (
+                  <li key={c}>{caution[c]}</li>
+                ))}
+              </ul>
+              <p className="mt-2 text-sm text-soft">{deferring}</p>
+            </div>
+          )}
+        </aside>
+      </div>
+      <AddBlock open={adding} onOpenChange={setAdding} catalogue={catalogue} onAdd={add} />
+    </div>
+  );
+}

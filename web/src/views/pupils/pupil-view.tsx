@@ -1,0 +1,160 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import { ladders, pupilRecord } from "../../api/queries";
+import type { Ladder, PupilRecord } from "../../api/types";
+import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { Empty, Failed, Loading } from "../../ui/states";
+import { count, countedBy, day, gate, modifier, score, side } from "../../words";
+
+const FIRST_SHOWN = 60;
+
+/** One pupil: rungs climbed, bests, and every attempt. */
+export function PupilView() {
+  const { id = "" } = useParams();
+  const record = useQuery(pupilRecord(id));
+  const catalogue = useQuery(ladders);
+  const failed = [record, catalogue].find((q) => q.isError);
+  if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
+  if (!record.data || !catalogue.data) return <Loading what="the pupil's page" />;
+  const { details } = record.data;
+  const tried = catalogue.data.filter((l) => record.data.challenges.some((c) => c.ladderId === l.id));
+  const done = record.data.challenges.filter((c) => c.completedOn && c.modifiers.length === 0).length;
+  return (
+    <>
+      <p>
+        <Link to="/pupils">{record.data.className}</Link>
+      </p>
+      <h1>{record.data.name}</h1>
+      <p className="mt-1 text-soft">
+        {details.birthYear && `born ${details.birthYear} · `}
+        {details.strongHand === "LEFT" ? "left-handed" : "right-handed"}
+        {details.shoeCm && ` · shoe ${details.shoeCm} cm`}
+        {details.reachCm && ` · reach ${details.reachCm} cm`}
+        {details.adaptation && ` · ${details.adaptation}`}
+      </p>
+      {tried.length === 0 ? (
+        <Empty title="No tries yet">
+          <p>What is scored in a run stands here.</p>
+        </Empty>
+      ) : (
+        <>
+          <p className="my-4 text-lg">
+            {count(done, "challenge", "challenges")} completed in{" "}
+            {count(record.data.attempts.length, "round", "rounds")}.
+          </p>
+          <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+            {tried.map((l) => (
+              <LadderOf key={l.id} ladder={l} record={record.data} />
+            ))}
+          </div>
+          <Attempts record={record.data} catalogue={catalogue.data} />
+        </>
+      )}
+    </>
+  );
+}
+
+function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
+  return (
+    <section className="border-t-4 pt-2" style={{ borderColor: familyColour[ladder.family] }}>
+      <h2 className="flex items-center gap-2">
+        <FamilyGlyph family={ladder.family} /> {ladder.name}
+      </h2>
+      <ol className="mt-1 divide-y divide-rule">
+        {ladder.rungs.map((r, i) => {
+          const mine = record.challenges.filter((c) => c.ladderId === ladder.id && c.rungId === r.id);
+          return (
+            <li key={r.id} className="py-1.5">
+              <span className={mine.length ? "font-semibold" : "text-soft"}>
+                {i + 1} {r.name}
+              </span>
+              {mine.length === 0 && <span className="text-soft"> · not tried</span>}
+              {mine.map((c) => (
+                <span key={c.modifiers.join()} className="block text-[0.95rem]">
+                  {c.modifiers.length > 0 && (
+                    <span className="text-soft">with {c.modifiers.map((m) => modifier[m]).join(", ")}: </span>
+                  )}
+                  {c.completedOn ? (
+                    <strong style={{ color: familyColour[ladder.family] }}>✓ {day(c.completedOn)} </strong>
+                  ) : (
+                    <span className="text-soft">gate {gate(r)} · </span>
+                  )}
+                  {c.sides
+                    .map((s) => {
+                      const which = s.side === "NONE" || s.side === "STRONG" ? "" : `${side[s.side]} `;
+                      return `${which}best ${s.best}, last ${s.last}${s.workSec && r.measure === "COUNT_IN_TIME" ? ` in ${s.workSec} s` : ""}`;
+                    })
+                    .join(" · ")}
+                </span>
+              ))}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
+  const [all, setAll] = useState(false);
+  const shown = all ? record.attempts : record.attempts.slice(0, FIRST_SHOWN);
+  return (
+    <section className="mt-9">
+      <h2>Every attempt, newest first</h2>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
+      <section className="mt-2 overflow-x-auto" tabIndex={0} aria-label="Attempts">
+        <table className="w-full border-collapse text-[0.95rem]" data-testid="attempts">
+          <thead>
+            <tr className="border-b-[3px] border-ink text-left">
+              {["Day", "Task", "Side", "Set", "Score", "Missed", "Ball", "Space", "Counted by"].map((h) => (
+                <th key={h} scope="col" className="py-1.5 pr-4">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map(({ attempt: a, metGate, jointWithNames }, i) => {
+              const ladder = catalogue.find((l) => l.id === a.ladderId);
+              const rung = ladder?.rungs.find((r) => r.id === a.rungId);
+              return (
+                // biome-ignore lint/suspicious/noArrayIndexKey: attempts are a log, never reordered
+                <tr key={i} className="border-b border-rule">
+                  <td className="clock py-1 pr-4 whitespace-nowrap">{day(a.on)}</td>
+                  <td className="pr-4">
+                    {ladder?.name}, {rung?.name.toLowerCase()}
+                    {a.modifiers.length > 0 && ` + ${a.modifiers.map((m) => modifier[m]).join(", ")}`}
+                  </td>
+                  <td className="pr-4">{side[a.side]}</td>
+                  <td className="clock pr-4">{a.set}</td>
+                  <td className="clock pr-4 whitespace-nowrap">
+                    {score(a, rung)}
+                    {metGate && (
+                      <strong className="text-catch" title="met the gate">
+                        {" "}
+                        ✓<span className="sr-only">met the gate</span>
+                      </strong>
+                    )}
+                  </td>
+                  <td className="clock pr-4">{a.misses ?? "–"}</td>
+                  <td className="pr-4">{a.ball ?? "–"}</td>
+                  <td className="pr-4">{a.space}</td>
+                  <td className="pr-4">
+                    {countedBy[a.countedBy]}
+                    {jointWithNames.length > 0 && `, together with ${jointWithNames.join(", ")}`}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </section>
+      {!all && record.attempts.length > FIRST_SHOWN && (
+        <button type="button" className="btn mt-3" onClick={() => setAll(true)}>
+          Show all {record.attempts.length}
+        </button>
+      )}
+    </section>
+  );
+}

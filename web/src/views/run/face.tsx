@@ -1,0 +1,107 @@
+import type { Run, Segment } from "../../api/types";
+import { FamilyGlyph } from "../../ui/marble";
+import { caution, clock, sideCall } from "../../words";
+import { type Played, type Position, roundAt } from "./log";
+
+const kindWord: Record<Segment["kind"], string> = {
+  SETUP: "Set up",
+  EXPLAIN: "Explain",
+  COUNT_IN: "Count-in",
+  WORK: "Work",
+  SIDE_SWAP: "Change sides",
+  TURN_SWAP: "Change places",
+  REST: "Rest",
+  TRANSITION: "On to the next task",
+};
+
+/** Time left, the task and its cue, big enough to be read from the other end of the room. */
+export function Face({
+  run,
+  played,
+  position,
+  call,
+  begun,
+}: {
+  run: Run;
+  played: Played;
+  position: Position;
+  call: string;
+  begun: boolean;
+}) {
+  const { segments, blocks } = run.sheet.script;
+  const segment = segments[position.segment];
+  if (!segment)
+    return (
+      <header>
+        <p className="digits text-[clamp(5rem,16vw,12.5rem)]">0:00</p>
+      </header>
+    );
+  // In a transition the next task is what matters.
+  const blockNumber = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
+  const block = blocks[blockNumber];
+  const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
+  const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
+  const left = played.lengthMs(segment.index) - position.offsetMs;
+  const round = segments[roundAt(segments, segment.index)];
+  const inTurn = round && round.block === segment.block && segment.kind !== "TRANSITION";
+  const sideNow = segment.kind === "WORK" ? block?.sides[segment.side] : nextSide(segments, segment, blocks);
+  const turns = block?.turns.length ?? 1;
+  const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === blockNumber).map((s) => s.set));
+  const held = begun && !played.anchor.playing;
+  const quiet = run.sheet.ladders.find((l) => l.id === block?.meanwhileLadderId);
+  const quietRung = quiet?.rungs.find((r) => r.id === block?.meanwhileRungId);
+  const turn = block?.turns[Math.max(0, segment.turn)];
+  return (
+    <header className="grid items-center gap-x-10 gap-y-2 md:grid-cols-[auto_minmax(0,1fr)]">
+      <p
+        className={`digits min-w-[2.1em] text-[clamp(6rem,17vw,13rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
+        role="timer"
+        aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(left / 1000))} left`}
+      >
+        {clock(Math.ceil(left / 1000))}
+      </p>
+      <div className="min-w-0">
+        <p className="flex flex-wrap items-center gap-x-3 text-lg font-semibold">
+          {ladder && <FamilyGlyph family={ladder.family} size={28} />}
+          <span>{ladder?.name}</span>
+          <span className="text-mist">
+            {held ? "Held" : begun ? kindWord[segment.kind] : "Ready when you are"}
+            {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
+            {inTurn && turns > 1 && ` · turn ${round.turn + 1} of ${turns}`}
+          </span>
+        </p>
+        <p className="font-head text-[clamp(1.7rem,3.4vw,2.9rem)] leading-tight font-bold" data-testid="call">
+          {held ? "Hold" : call || rung?.name}
+          {sideNow && sideNow !== "NONE" && !held && !call && (
+            <span className="ml-3 inline-block rounded-md bg-chalk px-3 text-night">{sideCall[sideNow]}</span>
+          )}
+        </p>
+        <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
+        <p className="mt-1 text-mist">
+          {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
+        </p>
+        {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
+          <p className="mt-1 text-mist">
+            {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} Take care:{" "}
+            {ladder?.cautions.map((c) => caution[c]).join(" ")}
+          </p>
+        ) : (
+          quiet &&
+          turn &&
+          turn.waiting.length > 0 && (
+            <p className="mt-1 flex items-center gap-2 text-lg">
+              <FamilyGlyph family={quiet.family} size={20} /> At the tables, {turn.waiting.length} pupils: {quiet.name},{" "}
+              {quietRung?.name.toLowerCase()}
+            </p>
+          )
+        )}
+      </div>
+    </header>
+  );
+}
+
+function nextSide(segments: Segment[], from: Segment, blocks: Run["sheet"]["script"]["blocks"]) {
+  if (from.kind !== "COUNT_IN" && from.kind !== "SIDE_SWAP") return undefined;
+  const next = segments[from.index + 1];
+  return next?.kind === "WORK" ? blocks[next.block]?.sides[next.side] : undefined;
+}

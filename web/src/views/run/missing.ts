@@ -1,0 +1,17 @@
+import type { Run } from "../../api/types";
+import { type Played, roundsOfTurn, type Tally, tallyKey } from "./log";
+
+/** How many numbers of a turn are not in yet: neither tapped nor told. */
+export function missingIn(run: Run, round: number, played: Played, counts: Map<string, Tally>): number {
+  const { segments, blocks } = run.sheet.script;
+  const segment = segments[round];
+  const turn = segment && blocks[segment.block]?.turns[segment.turn];
+  if (!turn) return 0;
+  let missing = 0;
+  for (const r of roundsOfTurn(segments, round))
+    for (const crew of turn.crews) {
+      const first = crew.workers[0] ?? "";
+      if (!counts.has(tallyKey(r, played.take(r), first))) missing++;
+    }
+  return missing;
+}

@@ -1,0 +1,92 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { Link } from "react-router";
+import { classRecord, run as runQuery } from "../../api/queries";
+import type { Run } from "../../api/types";
+import { FamilyGlyph } from "../../ui/marble";
+import { Failed, Loading } from "../../ui/states";
+import { count, side as sideWord } from "../../words";
+
+/** What the server recorded of a finished run. */
+export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; takeBack: () => void }) {
+  const client = useQueryClient();
+  const saved = useQuery({ ...runQuery(run.id), enabled: unsent === 0, staleTime: 0, refetchOnMount: "always" });
+  const record = useQuery({ ...classRecord(run.classId), enabled: unsent === 0, staleTime: 0 });
+  useEffect(() => {
+    if (unsent !== 0) return;
+    client.invalidateQueries({ queryKey: ["runs"] });
+    client.invalidateQueries({ queryKey: ["record"] });
+  }, [unsent, client]);
+  if (unsent > 0)
+    return (
+      <p role="status" className="p-10 text-xl">
+        {count(unsent, "tap is", "taps are")} kept on this device and will be sent as soon as the server answers. You
+        can leave this page and come back.
+      </p>
+    );
+  if (saved.isError) return <Failed error={saved.error} again={() => saved.refetch()} />;
+  if (!saved.data?.state.finished) return <Loading what="what was recorded" />;
+  const { results } = saved.data.state;
+  const { script, ladders, pupils, lessonName, className } = saved.data.sheet;
+  const newly = record.data?.challenges.filter((c) => c.completedOn === saved.data.onDay) ?? [];
+  const pupilsIn = new Set(results.map((r) => r.pupilId));
+  return (
+    <div className="mx-auto max-w-5xl px-6 py-8" data-testid="recorded">
+      <h1>
+        Recorded: {lessonName}, {className}
+      </h1>
+      <p className="mt-2 text-lg">
+        {count(results.length, "result", "results")} of {count(pupilsIn.size, "pupil", "pupils")}.
+        {newly.length > 0 &&
+          ` ${count(newly.length, "challenge was", "challenges were")} completed for the first time.`}
+      </p>
+      <p className="my-5 flex flex-wrap gap-3">
+        <Link className="btn btn-main" to="/pupils">
+          Where everybody stands
+        </Link>
+        <Link className="btn" to="/">
+          Today
+        </Link>
+        <button type="button" className="btn" onClick={takeBack}>
+          Take back: go on running
+        </button>
+      </p>
+      {script.blocks.map((block, b) => {
+        const mine = results.filter((r) => script.segments[r.segment]?.block === b);
+        if (mine.length === 0) return null;
+        const ladder = ladders.find((l) => l.id === block.ladderId);
+        const rung = ladder?.rungs.find((r) => r.id === block.rungId);
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: blocks of a finished run never move
+          <section key={b} className="mb-7">
+            <h2 className="flex items-center gap-2 border-b-2 border-mist pb-1">
+              {ladder && <FamilyGlyph family={ladder.family} />} {ladder?.name}
+              <span className="font-text text-base font-normal text-mist">
+                {rung?.name}, {rung?.unit}
+              </span>
+            </h2>
+            <ul className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
+              {pupils
+                .filter((p) => mine.some((r) => r.pupilId === p.pupilId))
+                .map((p) => (
+                  <li key={p.pupilId} className="flex justify-between gap-3 border-b border-[#3a504d] py-1">
+                    <Link to={`/pupils/${p.pupilId}`}>{p.name}</Link>
+                    <span className="clock">
+                      {mine
+                        .filter((r) => r.pupilId === p.pupilId)
+                        .map((r) => {
+                          const side = block.sides[script.segments[r.segment]?.side ?? 0] ?? "NONE";
+                          const missed = r.misses === null ? "" : ` (${r.misses} missed)`;
+                          return `${side === "NONE" || side === "STRONG" ? "" : `${sideWord[side]} `}${r.score}${missed}`;
+                        })
+                        .join(" · ")}
+                    </span>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}

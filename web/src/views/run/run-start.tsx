@@ -1,0 +1,68 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { lessons, openRuns } from "../../api/queries";
+import { useChosenClass } from "../../chosen-class";
+import { Empty, Failed, Loading } from "../../ui/states";
+import { day } from "../../words";
+import { RunButton } from "./run-button";
+
+/** Which lesson to run. */
+export function RunStart() {
+  const { chosen } = useChosenClass();
+  const runs = useQuery(openRuns);
+  const all = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
+  if (!chosen)
+    return (
+      <Empty title="No class yet">
+        <p>A run needs a class and a lesson.</p>
+        <Link className="btn btn-main" to="/store">
+          Make the first class
+        </Link>
+      </Empty>
+    );
+  if (all.isPending || runs.isPending) return <Loading what="lessons" />;
+  if (all.isError) return <Failed error={all.error} again={() => all.refetch()} />;
+  const newestFirst = [...all.data].reverse();
+  return (
+    <>
+      <h1>Run a lesson with {chosen.name}</h1>
+      {runs.data && runs.data.length > 0 && (
+        <ul className="mt-4 space-y-2">
+          {runs.data.map((r) => (
+            <li key={r.id} className="flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-3">
+              <span className="mr-auto">
+                <strong>{r.lessonName}</strong> with {r.className} is running.
+              </span>
+              <Link className="btn btn-main btn-small" to={`/run/${r.id}`}>
+                Go on with it
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+      {newestFirst.length === 0 ? (
+        <Empty title="No lesson yet">
+          <p>Plan one first.</p>
+          <Link className="btn btn-main" to="/plan">
+            Plan a lesson
+          </Link>
+        </Empty>
+      ) : (
+        <ul className="mt-5 divide-y divide-rule border-y-2 border-ink">
+          {newestFirst.map((l) => (
+            <li key={l.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+              <span className="clock w-28 text-soft">{day(l.onDay)}</span>
+              <Link to={`/plan/${l.id}`} className="mr-auto font-semibold">
+                {l.name}
+              </Link>
+              <span className="text-soft">
+                {l.spaceName} · {l.minutes} min
+              </span>
+              <RunButton lessonId={l.id} small />
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

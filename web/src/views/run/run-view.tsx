@@ -1,0 +1,307 @@
+import { useEffect, useMemo, useRef, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import type { Run } from "../../api/types";
+import { Lane, type LaneBlock } from "../../lane/lane";
+import { Sheet } from "../../ui/sheet";
+import { Failed, Loading } from "../../ui/states";
+
+import { callNow, callsOf, Sounder } from "./calls";
+import { Collect } from "./collect";
+import { Face } from "./face";
+import { type Played, roundAt, roundStart, turnsEnded } from "./log";
+import { missingIn } from "./missing";
+import { Pads } from "./pads";
+import { Recorded } from "./recorded";
+import { useNow, useRun } from "./use-run";
+
+/** The hand face of a run: clock, cue, pads in the round, numbers in the rest. */
+export function RunView() {
+  const { id = "" } = useParams();
+  const on = useRun(id);
+  return (
+    <div className="on-night min-h-dvh bg-night text-chalk">
+      {on.error ? (
+        <Failed error={on.error} again={on.load} />
+      ) : !on.run || !on.played ? (
+        <Loading what="the run" />
+      ) : on.played.finished ? (
+        <Recorded run={on.run} unsent={on.unsent} takeBack={() => takeBackFinish(on)} />
+      ) : (
+        <Running run={on.run} played={on.played} on={on} />
+      )}
+    </div>
+  );
+}
+
+type On = ReturnType<typeof useRun>;
+
+function takeBackFinish(on: On) {
+  const finish = on.events.filter((e) => e.kind === "FINISH").at(-1);
+  if (finish) on.record("TAKE_BACK", { target: finish.id });
+}
+
+const EXTRA_SEC = 15;
+
+function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
+  const { script } = run.sheet;
+  const { segments } = script;
+  const now = useNow(played.anchor.playing);
+  const position = played.at(now);
+  const segment = segments[position.segment];
+  const playing = played.anchor.playing && !!segment;
+  const begun = on.events.some((e) => e.kind === "GO");
+  const navigate = useNavigate();
+  const [ending, setEnding] = useState(false);
+  const [watched, setWatched] = useWatched(run.id);
+  const [collecting, setCollecting] = useState<number | "auto" | "off">("auto");
+  const sounder = useRef(new Sounder());
+  const round = roundAt(segments, position.segment);
+  const ended = useMemo(() => turnsEnded(segments, position.segment), [segments, position.segment]);
+  const missing = ended.filter((r) => missingIn(run, r, played, on.counts) > 0);
+  const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP"].includes(segment.kind);
+  const lastEnded = ended.at(-1);
+  const shownTurn =
+    collecting === "off"
+      ? undefined
+      : collecting === "auto"
+        ? resting && lastEnded !== undefined && !isPastIts(segments, position.segment, lastEnded)
+          ? lastEnded
+          : undefined
+        : collecting;
+
+  useSounds(run, played, sounder.current, playing);
+  useWakeLock(playing);
+
+  const jump = (kind: "AGAIN" | "NEXT" | "BACK", to: number) => {
+    sounder.current.forget();
+    on.record(kind, { segment: Math.max(0, Math.min(to, segments.length)), offsetMs: 0 });
+    setCollecting("auto");
+  };
+  const press = {
+    holdOrGo: () => {
+      sounder.current.wake();
+      if (!segment) return;
+      on.record(played.anchor.playing ? "HOLD" : "GO", {
+        segment: position.segment,
+        offsetMs: Math.round(played.at(Date.now()).offsetMs),
+      });
+    },
+    again: () => round >= 0 && jump("AGAIN", roundStart(segments, round)),
+    next: () => segment && jump("NEXT", position.segment + 1),
+    back: () => {
+      const before = segments.filter((s) => s.kind === "WORK" && s.index < round).at(-1);
+      if (before) jump("BACK", roundStart(segments, before.index));
+    },
+    longer: () => segment && on.record("EXTEND", { segment: segment.index, addSec: EXTRA_SEC }),
+    takeBack: () => {
+      const last = on.events.at(-1);
+      if (last) on.record("TAKE_BACK", { target: last.id });
+    },
+  };
+
+  const keys = useRef(press);
+  keys.current = press;
+  useEffect(() => {
+    const byKey = (e: KeyboardEvent) => {
+      if (e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]")) return;
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      const what = { " ": "holdOrGo", ArrowLeft: "again", ArrowRight: "next", Backspace: "takeBack" }[e.key];
+      if (!what) return;
+      e.preventDefault();
+      keys.current[what as keyof typeof press]();
+    };
+    window.addEventListener("keydown", byKey);
+    return () => window.removeEventListener("keydown", byKey);
+  }, []);
+
+  const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
+  const call = playing && segment ? callNow(callsOf(segment, played.lengthMs(segment.index)), position.offsetMs) : "";
+
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[84rem] flex-col gap-3 px-4 py-3 sm:px-7">
+      <Face run={run} played={played} position={position} call={call} begun={begun} />
+      <p className="sr-only" aria-live="assertive">
+        {call}
+      </p>
+      <div className="min-h-0 flex-1">
+        {shownTurn !== undefined ? (
+          <Collect
+            key={shownTurn}
+            run={run}
+            played={played}
+            counts={on.counts}
+            round={shownTurn}
+            missing={missing}
+            onChoose={setCollecting}
+            onClose={() => setCollecting("off")}
+            record={on.record}
+          />
+        ) : (
+          segment && (
+            <Pads
+              run={run}
+              played={played}
+              counts={on.counts}
+              segment={segment}
+              watched={watched}
+              onWatch={setWatched}
+              record={on.record}
+            />
+          )
+        )}
+        {!segment && shownTurn === undefined && (
+          <p className="py-10 text-center text-2xl">The lesson is through. Finish it to record what was scored.</p>
+        )}
+      </div>
+      <Lane
+        blocks={laneOf(run)}
+        totalSec={endOf(run)}
+        bellSec={run.sheet.minutes * 60}
+        atSec={startSec}
+        labels={false}
+      />
+      <div className="flex flex-wrap items-center gap-2.5 pb-2">
+        <button type="button" className="btn btn-main min-w-28" onClick={press.holdOrGo} disabled={!segment}>
+          {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>space</Key>
+        </button>
+        <button type="button" className="btn" onClick={press.again} disabled={round < 0}>
+          Again <Key>←</Key>
+        </button>
+        <button type="button" className="btn" onClick={press.next} disabled={!segment}>
+          Next <Key>→</Key>
+        </button>
+        <button type="button" className="btn" onClick={press.back} disabled={round < 1}>
+          Back a round
+        </button>
+        <button type="button" className="btn" onClick={press.longer} disabled={!segment}>
+          + {EXTRA_SEC} s
+        </button>
+        <button type="button" className="btn" onClick={press.takeBack} disabled={on.events.length === 0}>
+          Take back <Key>⌫</Key>
+        </button>
+        {shownTurn === undefined && (missing.length > 0 || lastEnded !== undefined) && (
+          <button type="button" className="btn" onClick={() => setCollecting(missing.at(-1) ?? lastEnded ?? "auto")}>
+            Collect{missing.length > 0 && ` (${missing.length} open)`}
+          </button>
+        )}
+        <span className="ml-auto flex items-center gap-4">
+          <span role="status" className="text-mist" data-testid="unsent">
+            {on.unsent === 0 ? "All taps saved" : `${on.unsent} kept here, not yet sent`}
+          </span>
+          <button type="button" className="btn" onClick={() => setEnding(true)}>
+            Finish
+          </button>
+        </span>
+      </div>
+      {on.refused && (
+        <p role="alert" className="border-l-8 border-alert bg-dusk p-3">
+          <strong>{on.refused.title}.</strong> {on.refused.detail} Your taps stay on this device.{" "}
+          {on.refused.status === 401 && <Link to="/">Sign in again</Link>}
+        </p>
+      )}
+      <Sheet title="Finish this run?" open={ending} onOpenChange={setEnding} night>
+        <p>
+          {missing.length > 0
+            ? `${missing.length} ${missing.length === 1 ? "turn has" : "turns have"} numbers missing. You can finish all the same; what is there is recorded.`
+            : "Every number is in."}
+        </p>
+        <p className="mt-5 flex flex-wrap gap-3">
+          <button
+            type="button"
+            className="btn btn-main"
+            onClick={() => {
+              on.record("FINISH");
+              setEnding(false);
+            }}
+          >
+            Finish and record
+          </button>
+          <button type="button" className="btn" onClick={() => navigate("/")}>
+            Leave it running
+          </button>
+        </p>
+      </Sheet>
+    </div>
+  );
+}
+
+const Key = ({ children }: { children: string }) => (
+  <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{children}</kbd>
+);
+
+/** Whether the next turn's explaining has begun so long ago that its numbers are no longer the thing to do. */
+function isPastIts(segments: Run["sheet"]["script"]["segments"], at: number, round: number): boolean {
+  const here = segments[at];
+  const was = segments[round];
+  return !!here && !!was && here.block > was.block + 1;
+}
+
+function endOf(run: Run): number {
+  const last = run.sheet.script.segments.at(-1);
+  return last ? last.startSec + last.durationSec : 0;
+}
+
+function laneOf(run: Run): LaneBlock[] {
+  const { segments, blocks } = run.sheet.script;
+  return blocks.map((b, i) => {
+    const mine = segments.filter((s) => s.block === i && s.kind !== "TRANSITION");
+    const ladder = run.sheet.ladders.find((l) => l.id === b.ladderId);
+    const end = mine.at(-1);
+    return {
+      id: String(i),
+      name: ladder?.name ?? "",
+      family: ladder?.family ?? "MOVE",
+      effort: ladder?.effort ?? 1,
+      startSec: mine[0]?.startSec ?? 0,
+      endSec: end ? end.startSec + end.durationSec : 0,
+      setStretches: mine
+        .filter((s) => s.kind === "WORK")
+        .map((s) => ({ startSec: s.startSec, endSec: s.startSec + s.durationSec })),
+    };
+  });
+}
+
+/** Whom the adult taps for, remembered on this device. */
+function useWatched(runId: string): [string[], (ids: string[]) => void] {
+  const key = `marble.watched.${runId}`;
+  const [ids, setIds] = useState<string[]>(() => JSON.parse(localStorage.getItem(key) ?? "[]"));
+  return [
+    ids,
+    (next) => {
+      localStorage.setItem(key, JSON.stringify(next));
+      setIds(next);
+    },
+  ];
+}
+
+/** Puts the calls of this and the next segment on the audio clock shortly before they are due. */
+function useSounds(run: Run, played: Played, sounder: Sounder, playing: boolean) {
+  useEffect(() => {
+    if (!playing) return;
+    const look = () => {
+      const now = Date.now();
+      const at = played.at(now);
+      const segment = run.sheet.script.segments[at.segment];
+      if (!segment) return;
+      for (const call of callsOf(segment, played.lengthMs(segment.index))) {
+        const inMs = call.atMs - at.offsetMs;
+        if (inMs > -80 && inMs < 400)
+          sounder.at(`${segment.index}/${played.take(segment.index)}/${call.atMs}`, call, inMs);
+      }
+    };
+    look();
+    const timer = setInterval(look, 150);
+    return () => clearInterval(timer);
+  }, [run, played, sounder, playing]);
+}
+
+/** Keeps the screen awake where the browser allows. */
+function useWakeLock(on: boolean) {
+  useEffect(() => {
+    if (!on || !("wakeLock" in navigator)) return;
+    const lock = navigator.wakeLock.request("screen").catch(() => undefined);
+    return () => {
+      lock.then((l) => l?.release());
+    };
+  }, [on]);
+}

@@ -1,0 +1,69 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { api, type Problem } from "../../api/client";
+import { session } from "../../api/queries";
+import type { Session } from "../../api/types";
+import { Labelled } from "../../ui/fields";
+
+/** Sign in; on an empty install, make the first teacher with the one-time code. */
+export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
+  const client = useQueryClient();
+  const [values, setValues] = useState({ code: "", username: "", displayName: "", password: "" });
+  const [problem, setProblem] = useState<Problem>();
+  const [busy, setBusy] = useState(false);
+  const send = async (e: FormEvent) => {
+    e.preventDefault();
+    setBusy(true);
+    try {
+      const { username, password } = values;
+      const made = setupNeeded
+        ? await api<Session>("POST", "/setup", values)
+        : await api<Session>("POST", "/session", { username, password });
+      client.setQueryData(session.queryKey, made);
+    } catch (error) {
+      setProblem(error as Problem);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const field = (name: keyof typeof values, label: string, type = "text", autoComplete = "off") => (
+    <Labelled label={label} must={problem?.must(name)}>
+      {(ids) => (
+        <input
+          {...ids}
+          className="field"
+          type={type}
+          autoComplete={autoComplete}
+          value={values[name]}
+          onChange={(e) => setValues({ ...values, [name]: e.target.value })}
+        />
+      )}
+    </Labelled>
+  );
+  return (
+    <main className="grid min-h-dvh place-items-center bg-floor p-4">
+      <form onSubmit={send} className="w-full max-w-sm space-y-4 border-t-8 border-throw bg-sheet p-7">
+        <h1 className="flex items-center gap-3">
+          <img src="/marble.svg" alt="" width="38" height="38" /> Unruly Marble
+        </h1>
+        <p className="text-soft">
+          {setupNeeded
+            ? "Nobody has an account yet. Make the first teacher; the one-time code stands in the window where the server was started."
+            : "Ball lessons where there is no court."}
+        </p>
+        {setupNeeded && field("code", "One-time code")}
+        {field("username", "Name to sign in with", "text", "username")}
+        {setupNeeded && field("displayName", "Name to be shown")}
+        {field("password", "Password", "password", setupNeeded ? "new-password" : "current-password")}
+        {problem && problem.errors.length === 0 && (
+          <p role="alert" className="border-l-4 border-alert bg-tint p-3">
+            <strong className="text-alert">{problem.title}.</strong> {problem.detail}
+          </p>
+        )}
+        <button type="submit" className="btn btn-main w-full" disabled={busy}>
+          {setupNeeded ? "Make the first teacher" : "Sign in"}
+        </button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,149 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { classRecord, ladders, lesson, lessons, openRuns } from "../../api/queries";
+import type { ClassRecord, Ladder, LessonLine } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
+import { Lane } from "../../lane/lane";
+import { laneBlocks } from "../../lane/lane-blocks";
+import { FamilyGlyph } from "../../ui/marble";
+import { Empty, Failed, Loading } from "../../ui/states";
+import { bell, clock, count, day } from "../../words";
+import { RunButton } from "../run/run-button";
+
+/** The next lesson and what changed since the last one; one button to go on with. */
+export function Today() {
+  const { chosen } = useChosenClass();
+  const runs = useQuery(openRuns);
+  if (!chosen)
+    return (
+      <Empty title="No class yet">
+        <p>Begin with your class: first names and an initial are enough. Then the room you teach in.</p>
+        <Link className="btn btn-main" to="/store">
+          Make the first class
+        </Link>
+      </Empty>
+    );
+  return (
+    <div className="space-y-9">
+      {runs.data?.map((r) => (
+        <p key={r.id} className="flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-4">
+          <span>
+            <strong>{r.lessonName}</strong> with {r.className} is running.
+          </span>
+          <Link className="btn btn-main" to={`/run/${r.id}`}>
+            Go on with it
+          </Link>
+        </p>
+      ))}
+      <NextLesson classId={chosen.id} />
+      <LastTime classId={chosen.id} />
+    </div>
+  );
+}
+
+function today(): string {
+  const now = new Date();
+  return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, "0")}-${String(now.getDate()).padStart(2, "0")}`;
+}
+
+function NextLesson({ classId }: { classId: string }) {
+  const all = useQuery(lessons(classId));
+  if (all.isPending) return <Loading what="the next lesson" />;
+  if (all.isError) return <Failed error={all.error} again={() => all.refetch()} />;
+  const next = all.data.find((l) => l.onDay >= today());
+  if (!next)
+    return (
+      <Empty title="Nothing planned from today on">
+        <p>Plan a lesson; it takes a room, a number of minutes and the first task.</p>
+        <Link className="btn btn-main" to="/plan">
+          Plan a lesson
+        </Link>
+      </Empty>
+    );
+  return <Ahead line={next} />;
+}
+
+function Ahead({ line }: { line: LessonLine }) {
+  const one = useQuery(lesson(line.id));
+  const catalogue = useQuery(ladders);
+  return (
+    <section aria-labelledby="next">
+      <p className="text-soft">
+        Next · {day(line.onDay)} · {line.spaceName} · {line.minutes} min
+      </p>
+      <div className="mt-1 mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 id="next" className="mr-auto">
+          {line.name}
+        </h1>
+        <Link className="btn" to={`/plan/${line.id}`}>
+          Open the plan
+        </Link>
+        {one.data?.lesson.audience === "CLASS" && <RunButton lessonId={line.id} />}
+      </div>
+      {one.data && catalogue.data && (
+        <>
+          <p className="mb-2">
+            <strong className="clock">{clock(one.data.plan.totalSec)}</strong>, {bell(one.data.plan)}.{" "}
+            {clock(one.data.plan.movingSecPerPupil)} moving per pupil
+            {one.data.plan.quietSecPerPupil > 0 && ` and ${clock(one.data.plan.quietSecPerPupil)} at a quiet task`}.
+          </p>
+          <Lane
+            blocks={laneBlocks(one.data.lesson, one.data.plan, catalogue.data)}
+            totalSec={one.data.plan.totalSec}
+            bellSec={one.data.plan.bellSec}
+          />
+        </>
+      )}
+    </section>
+  );
+}
+
+function LastTime({ classId }: { classId: string }) {
+  const record = useQuery(classRecord(classId));
+  const catalogue = useQuery(ladders);
+  if (record.isPending || catalogue.isPending) return <Loading what="the last lesson" />;
+  if (record.isError) return <Failed error={record.error} again={() => record.refetch()} />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  const lastDay = record.data.lastDay;
+  if (!lastDay) return null;
+  return (
+    <section aria-labelledby="last">
+      <h2 id="last">Last time, {day(lastDay)}: challenges completed</h2>
+      <Completed record={record.data} lastDay={lastDay} catalogue={catalogue.data} />
+      <Link to="/pupils" className="mt-4 inline-block font-semibold">
+        Where everybody stands
+      </Link>
+    </section>
+  );
+}
+
+function Completed({ record, lastDay, catalogue }: { record: ClassRecord; lastDay: string; catalogue: Ladder[] }) {
+  const done = record.challenges.filter((c) => c.completedOn === lastDay && c.modifiers.length === 0);
+  const byRung = catalogue.flatMap((l) =>
+    l.rungs.map((r) => ({
+      ladder: l,
+      rung: r,
+      names: record.pupils
+        .filter((p) => done.some((c) => c.pupilId === p.pupilId && c.ladderId === l.id && c.rungId === r.id))
+        .map((p) => p.name),
+    })),
+  );
+  const lines = byRung.filter((l) => l.names.length > 0);
+  if (lines.length === 0)
+    return <p className="mt-2 text-soft">Nobody met a new gate that day; the tries are on each page.</p>;
+  return (
+    <ul className="mt-2 divide-y divide-rule border-y border-rule">
+      {lines.map(({ ladder, rung, names }) => (
+        <li key={ladder.id + rung.id} className="flex items-start gap-3 py-2">
+          <FamilyGlyph family={ladder.family} />
+          <span>
+            <strong>{ladder.name}</strong>, {rung.name.toLowerCase()}
+            <span className="block text-soft">
+              {count(names.length, "pupil", "pupils")}: {names.join(", ")}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,155 @@
+import type { Attempt, Block, BlockPlan, Family, LessonPlan, RoundResult, Rung, Side, Spots } from "./api/types";
+
+/** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
+
+export const family: Record<Family, string> = {
+  THROW: "Throw",
+  CATCH: "Catch",
+  HANDLE: "Handle",
+  TARGET: "Target",
+  MOVE: "Move",
+};
+
+export const side: Record<Side, string> = {
+  NONE: "both together",
+  RIGHT: "right",
+  LEFT: "left",
+  CLOCKWISE: "clockwise",
+  COUNTER_CLOCKWISE: "other way",
+  STRONG: "strong hand",
+};
+
+export const sideCall: Record<Side, string> = {
+  NONE: "",
+  RIGHT: "Right hand",
+  LEFT: "Left hand",
+  CLOCKWISE: "Clockwise",
+  COUNTER_CLOCKWISE: "The other way",
+  STRONG: "Strong hand",
+};
+
+export const modifier: Record<Block["modifiers"][number], string> = {
+  STEP_ADDED: "step added",
+  GLOVES: "gloves",
+  CLOTH_COVER: "cloth cover",
+  SMALLER_BALL: "smaller ball",
+  EYES_ON_MARK: "eyes on a mark",
+  OTHER_HAND: "other hand",
+  SECOND_TASK: "second task",
+};
+
+export const countedBy: Record<RoundResult["source"], string> = {
+  ADULT: "adult",
+  PARTNER: "partner",
+  SELF: "self",
+};
+
+export const caution: Record<string, string> = {
+  CEILING_AND_LAMPS: "Mind the ceiling and lamps.",
+  GLASS_BEHIND_TARGET: "No glass behind or beside the target.",
+  HARD_BALL_FACE: "No hard ball at face height.",
+  SWING_CLEARANCE: "Nobody inside the reach of a swing.",
+  FAST_RETURN: "The ball comes back fast: keep the distance.",
+  LOOSE_BALLS: "Loose balls: stop all, then fetch.",
+  THIN_BAGS: "No thin plastic bags near small children.",
+  HARD_TOSS: "Toss soft things only.",
+  TRIP_MARKERS: "Markers soft and flat where people run.",
+  WET_FLOOR: "Not on a wet floor.",
+  SOCKS_ON_HARD_FLOOR: "Shoes on a hard floor, no socks.",
+  LACES: "Laces tied.",
+  STAIRS_AND_DOORS: "Keep clear of stairs, doors and the way out.",
+  WATER_AND_CARS: "Away from open water and cars.",
+  SMALL_SIBLINGS_AND_PETS: "Small siblings and pets out of the room.",
+  GLASSES_AND_JEWELLERY: "Glasses secured, jewellery off.",
+  DIZZINESS: "Stop when dizzy.",
+  BALL_ON_HEAD: "Head: foam or balloon only, and local rules.",
+  PROTECTIVE_GEAR: "Protective gear as the sport asks.",
+  OVERSTRETCHING: "Stretch without pain, never bounce.",
+  THROWING_COUNTS: "Young shoulders: keep the number of throws small.",
+  HEAT: "Heat: water more often.",
+  AT_PERSON_SOFT_ONLY: "At people only foam or socks, below the shoulders.",
+};
+
+export const deferring =
+  "The school's own risk assessment and local rules come first; pain, injury or medical questions go to qualified staff.";
+
+/** 75 -> "1:15"; negative as a distance from zero. */
+export function clock(sec: number): string {
+  const s = Math.abs(Math.round(sec));
+  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, "0")}`;
+}
+
+export function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}
+
+export function count(n: number, one: string, many: string): string {
+  return `${n} ${n === 1 ? one : many}`;
+}
+
+/** "2026-12-01" -> "Tue 1 Dec" */
+export function day(iso: string): string {
+  return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short" }).format(
+    new Date(`${iso}T12:00:00`),
+  );
+}
+
+export function metres(m: number): string {
+  return `${Number(m.toFixed(2))} m`;
+}
+
+const noRoom: Record<NonNullable<Spots["reason"]>, string> = {
+  NO_WALL: "there is no free wall",
+  WALL_TOO_SHORT: "the free wall is too short",
+  TOO_LITTLE_DEPTH: "there is too little floor in front of the wall",
+  CEILING_TOO_LOW: "the ceiling is too low",
+  FLOOR_TOO_SMALL: "the floor is too small",
+};
+
+/** Who is where, in one sentence. */
+export function places(b: BlockPlan, spaceName: string, atHome: boolean): string {
+  if (b.spots.reason) return `Nothing fits in ${spaceName}: ${noRoom[b.spots.reason]}.`;
+  if (atHome) return "At home: each pupil alone.";
+  const spots = count(b.spots.spots, "spot fits", "spots fit");
+  const working = b.helping ? `${b.workingAtOnce} work, ${b.helping} help` : `${b.workingAtOnce} work`;
+  const rest = b.waiting === 0 ? "nobody waits" : `${b.waiting} ${b.quietSecPerPupil ? "at the quiet task" : "wait"}`;
+  return `${spots} in rows: ${working}, ${rest}.`;
+}
+
+/** How the turns come about; the number is worked out, never typed. */
+export function turns(b: BlockPlan): string {
+  const waves = count(b.waves, "wave", "waves");
+  const parts = count(b.partsToRotate, "part", "parts");
+  return `${waves} × ${parts} = ${count(b.turns, "turn", "turns")}`;
+}
+
+export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
+  const sets = count(block.sets, "set", "sets");
+  const what =
+    block.dose.type === "CLOCK"
+      ? `${block.dose.workSec} s`
+      : `${block.dose.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
+  const each = plan && plan.sides === 2 ? " each side" : "";
+  const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
+  return `${block.dose.type === "CLOCK" ? "by clock" : "by count"} · ${sets} of ${what}${each}${turn}`;
+}
+
+export function gate(rung: Rung): string {
+  const g = rung.gate;
+  if (g.of) return `${g.reach} of ${g.of} ${rung.unit}`;
+  if (g.inSec) return `${g.reach} ${rung.unit} in ${g.inSec} s`;
+  if (rung.measure === "LONGEST_RUN") return `${g.reach} ${rung.unit} in a row`;
+  return `${g.reach} ${rung.unit}`;
+}
+
+export function score(a: Pick<Attempt, "score" | "tries" | "workSec">, rung: Rung | undefined): string {
+  if (rung?.measure === "HITS_OF_N" && a.tries) return `${a.score} of ${a.tries}`;
+  const inTime = rung?.measure === "COUNT_IN_TIME" && a.workSec ? ` in ${a.workSec} s` : "";
+  return `${a.score}${inTime}`;
+}
+
+export function bell(plan: LessonPlan): string {
+  if (plan.pastBellSec > 0) return `${clock(plan.pastBellSec)} past the bell`;
+  if (plan.pastBellSec < 0) return `${clock(plan.pastBellSec)} before the bell`;
+  return "ends with the bell";
+}
