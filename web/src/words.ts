@@ -70,6 +70,9 @@ export const caution: Record<string, string> = {
   AT_PERSON_SOFT_ONLY: "At people only foam or socks, below the shoulders.",
 };
 
+export const moveHelp =
+  "Space takes a block up, arrow keys move it, space puts it down, escape leaves it where it was.";
+
 export const deferring =
   "The school's own risk assessment and local rules come first; pain, injury or medical questions go to qualified staff.";
 

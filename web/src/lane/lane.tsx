@@ -41,7 +41,7 @@ export function Lane({
   const baseY = top + 5 * (labels ? STEP : 9) + 8;
   const height = baseY + 24;
   const endSec = Math.max(totalSec, bellSec, 60);
-  const left = 4;
+  const left = atSec === undefined ? 4 : 14;
   const right = labels ? 30 : 14;
   const x = (sec: number) => left + (Math.max(0, width - left - right) * sec) / endSec;
   const y = (effort: number) => top + (5 - effort) * (labels ? STEP : 9) + THICK / 2;

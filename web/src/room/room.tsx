@@ -31,7 +31,7 @@ export function Room({
   const perSpot = plan?.perSpot ?? 1;
   const workersPerSpot = plan ? Math.max(1, Math.round(perSpot / Math.max(1, plan.partsToRotate))) : 1;
   return (
-    <figure className="m-0">
+    <figure>
       <div ref={ref}>
         <svg
           width={w + 8}
@@ -50,7 +50,7 @@ export function Room({
             const pw = p.alongM * scale;
             const ph = p.acrossM * scale;
             const tall = ph >= pw;
-            const r = Math.max(3, Math.min(9, Math.min(pw, ph) / 5));
+            const r = Math.max(3, Math.min(8, Math.min(pw, ph) / 6.5));
             const workers = Math.min(workersPerSpot, toWork);
             const helpers = Math.min(perSpot - workersPerSpot, toHelp);
             toWork -= workers;

@@ -39,6 +39,7 @@ export function NumberField({
   must,
   unit,
   width,
+  tail,
 }: {
   label: string;
   value: number | null;
@@ -48,6 +49,7 @@ export function NumberField({
   must?: string;
   unit?: string;
   width?: string;
+  tail?: string;
 }) {
   const id = useId();
   const [text, setText] = useState(value === null ? "" : String(value));
@@ -78,7 +80,12 @@ export function NumberField({
           send(String(Math.max(least, Number(next.toFixed(2)))));
         }}
       />
-      {unit && <span className="text-soft">{unit}</span>}
+      {(unit || tail) && (
+        <span>
+          {unit}
+          {tail}
+        </span>
+      )}
       {must && (
         <span
           id={`${id}-must`}

@@ -22,10 +22,11 @@ type Props = {
 /** The dose sentence, which is itself the editor. */
 export function BlockEditor(props: Props) {
   const { block, ladder, rung, plan, must, readOnly, onChange } = props;
-  const number = (field: NumericField, label: string, unit?: string, step = 5) => (
+  const number = (field: NumericField, label: string, unit?: string, step = 5, tail?: string) => (
     <NumberField
       label={label}
       unit={unit}
+      tail={tail}
       step={step}
       value={block[field]}
       must={must(field)}
@@ -43,7 +44,7 @@ export function BlockEditor(props: Props) {
     );
   };
   return (
-    <fieldset disabled={readOnly} className="space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
+    <fieldset disabled={readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
       <legend className="sr-only">Dose of {ladder.name}</legend>
       <p>
         {rung.task} <span className="text-soft">Counts: {rung.counts}</span>
@@ -68,7 +69,6 @@ export function BlockEditor(props: Props) {
           }
         />
         <DoseNumbers {...props} />
-        <span>,</span>
         {number("sets", "Sets", undefined, 1)}
         <span>{block.sets === 1 ? "set" : "sets"},</span>
         <SideChoice {...props} />
@@ -86,10 +86,10 @@ export function BlockEditor(props: Props) {
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
         <span>Set up</span>
-        {number("setupSec", "Set up", "s")}
-        <span>, explain</span>
-        {number("explainSec", "Explain", "s")}
-        <span>, count in</span>
+        {number("setupSec", "Set up", "s", 5, ",")}
+        <span>explain</span>
+        {number("explainSec", "Explain", "s", 5, ",")}
+        <span>count in</span>
         {number("countInSec", "Count in", "s", 1)}
         {plan && plan.sides > 1 && (
           <>
@@ -104,6 +104,15 @@ export function BlockEditor(props: Props) {
           </>
         )}
       </div>
+      <label className="flex items-center gap-1.5 text-[0.95rem]">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={block.counted}
+          onChange={(e) => onChange({ ...block, counted: e.target.checked }, "counted")}
+        />
+        Collect the results
+      </label>
       {rung.modifiers.length > 0 && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.95rem]">
           <span>With</span>
@@ -158,6 +167,7 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
       <NumberField
         label="Work"
         unit="s"
+        tail=","
         step={5}
         value={dose.workSec}
         must={must("dose.workSec")}
@@ -181,7 +191,7 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
         must={must("dose.secPerRep")}
         onChange={(secPerRep) => onChange({ ...block, dose: { ...dose, secPerRep } }, "secPerRep")}
       />
-      {plan && <span className="text-soft">= {plan.workSec} s</span>}
+      {plan && <span>= {plan.workSec} s,</span>}
     </>
   );
 }

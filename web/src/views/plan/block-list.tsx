@@ -1,4 +1,5 @@
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -19,7 +20,7 @@ import { GripVertical } from "lucide-react";
 import type { Problem } from "../../api/client";
 import type { Block, BlockPlan, Ladder } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
-import { clock, dose, modifier } from "../../words";
+import { clock, dose, modifier, moveHelp } from "../../words";
 import { BlockEditor } from "./block-editor";
 
 type Props = {
@@ -35,7 +36,7 @@ type Props = {
 
 /** The blocks in order; the chosen one opens into its dose sentence. Moved by drag, by its buttons and by keyboard. */
 export function BlockList(props: Props) {
-  const { blocks, onChange, readOnly } = props;
+  const { blocks, catalogue, onChange, readOnly } = props;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -46,6 +47,15 @@ export function BlockList(props: Props) {
     const to = blocks.findIndex((b) => b.id === over.id);
     onChange(arrayMove(blocks, from, to), `move ${active.id} ${Date.now()}`);
   };
+  const name = (id: unknown) =>
+    catalogue.find((l) => l.id === blocks.find((b) => b.id === id)?.ladderId)?.name ?? "The block";
+  const place = (id: unknown) => `place ${1 + blocks.findIndex((b) => b.id === id)} of ${blocks.length}`;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${name(active.id)} taken up from ${place(active.id)}.`,
+    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} put down at ${place(over.id)}.` : undefined),
+    onDragCancel: ({ active }) => `${name(active.id)} stays at ${place(active.id)}.`,
+  };
   if (blocks.length === 0)
     return (
       <p className="border-y-2 border-ink py-6 text-soft">
@@ -53,7 +63,12 @@ export function BlockList(props: Props) {
       </p>
     );
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={drop}
+      accessibility={{ announcements, screenReaderInstructions: { draggable: moveHelp } }}
+    >
       <SortableContext items={blocks.map((b) => b.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
         <ol className="border-t-2 border-ink" aria-label="Blocks">
           {blocks.map((b, i) => (

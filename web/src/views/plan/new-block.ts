@@ -19,6 +19,7 @@ export function newBlock(ladder: Ladder, rung: Rung): Block {
     turnSwapSec: 10,
     restSec: dose.restSec,
     waitIsRest: true,
+    counted: ladder.counted,
     meanwhile: null,
   };
 }

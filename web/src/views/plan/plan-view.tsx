@@ -96,7 +96,7 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
       </div>
       {must("name") && <p className="font-semibold text-alert">Name {must("name")}.</p>}
 
-      <fieldset disabled={readOnly} className="my-3 flex flex-wrap items-center gap-x-2 gap-y-2">
+      <fieldset disabled={readOnly} className="min-w-0 my-3 flex flex-wrap items-center gap-x-2 gap-y-2">
         <legend className="sr-only">The lesson</legend>
         <span>{saved.className} on</span>
         <input
@@ -154,7 +154,7 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
         onChoose={setChosenId}
       />
 
-      <div className="mt-4 grid gap-8 lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
         <div>
           <BlockList
             blocks={blocks}

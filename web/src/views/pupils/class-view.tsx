@@ -63,7 +63,7 @@ function find(record: ClassRecord, pupilId: string, ladderId: string, rungId: st
 function Matrix({ record, tried, onLadder }: { record: ClassRecord; tried: Ladder[]; onLadder: (id: string) => void }) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard
-    <section className="overflow-x-auto" tabIndex={0} aria-label="Challenges of the class">
+    <section className="relative overflow-x-auto" tabIndex={0} aria-label="Challenges of the class">
       <table className="border-collapse">
         <thead>
           <tr className="border-b-[3px] border-ink align-bottom">
@@ -157,7 +157,7 @@ function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: La
         </button>
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
-      <section className="overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>
+      <section className="relative overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>
         <table className="border-collapse">
           <thead>
             <tr className="border-b-[3px] border-ink align-bottom">

@@ -103,7 +103,7 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
     <section className="mt-9">
       <h2>Every attempt, newest first</h2>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
-      <section className="mt-2 overflow-x-auto" tabIndex={0} aria-label="Attempts">
+      <section className="relative mt-2 overflow-x-auto" tabIndex={0} aria-label="Attempts">
         <table className="w-full border-collapse text-[0.95rem]" data-testid="attempts">
           <thead>
             <tr className="border-b-[3px] border-ink text-left">

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { Crew, Run } from "../../api/types";
-import { sideCall } from "../../words";
+import { sideCall, side as sideWord } from "../../words";
 import { type Played, roundsOfTurn, type Tally, tallyKey } from "./log";
 import type { useRun } from "./use-run";
 
@@ -79,35 +79,35 @@ export function Collect({
           </button>
         </span>
       </div>
-      {/* One column after the other and one side after the other, as the pupils stand and call. */}
-      <div className={rounds.length > 1 ? "grid gap-x-8 gap-y-4 md:grid-cols-2" : ""}>
-        {rounds.map((r) => {
-          const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
-          return (
-            <div key={r}>
-              {rounds.length > 1 && <h3 className="mb-1 font-bold">{sideCall[side]}</h3>}
-              <ol className={`grid gap-x-6 ${rounds.length > 1 ? "" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
-                {turn.crews.map((crew) => {
-                  const key = tallyKey(r, played.take(r), crew.workers[0] ?? "");
-                  return (
-                    <NumberLine
-                      key={key}
-                      label={`${name(crew.workers)}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
-                      spot={crew.spot + 1}
-                      who={name(crew.workers)}
-                      counter={name(crew.helpers)}
-                      tally={counts.get(key)}
-                      most={block.measure === "HITS_OF_N" ? block.reps : null}
-                      onTell={(score) => tell(r, crew, score)}
-                      onNext={goOn}
-                    />
-                  );
-                })}
-              </ol>
-            </div>
-          );
-        })}
-      </div>
+      {/* As the pupils stand and call: one spot after the other, both sides of a spot together. */}
+      <ol className="gap-x-10 sm:columns-2">
+        {turn.crews.map((crew) => (
+          <li key={crew.spot} className="flex break-inside-avoid items-center gap-3 border-b border-[#3a504d] py-1">
+            <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
+            <span className="min-w-0 flex-1 leading-tight">
+              <span className="font-semibold">{name(crew.workers)}</span>
+              <span className="block truncate text-sm text-mist">
+                {crew.helpers.length ? `${name(crew.helpers)} counted` : "counted alone"}
+              </span>
+            </span>
+            {rounds.map((r) => {
+              const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
+              const key = tallyKey(r, played.take(r), crew.workers[0] ?? "");
+              return (
+                <NumberBox
+                  key={key}
+                  label={`${name(crew.workers)}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
+                  side={rounds.length > 1 ? sideWord[side] : ""}
+                  tally={counts.get(key)}
+                  most={block.measure === "HITS_OF_N" ? block.reps : null}
+                  onTell={(score) => tell(r, crew, score)}
+                  onNext={goOn}
+                />
+              );
+            })}
+          </li>
+        ))}
+      </ol>
       {others.length > 0 && (
         <p className="mt-3 flex flex-wrap items-center gap-2">
           <span className="text-mist">Numbers still missing:</span>
@@ -126,20 +126,16 @@ export function Collect({
   );
 }
 
-function NumberLine({
+function NumberBox({
   label,
-  spot,
-  who,
-  counter,
+  side,
   tally,
   most,
   onTell,
   onNext,
 }: {
   label: string;
-  spot: number;
-  who: string;
-  counter: string;
+  side: string;
   tally: Tally | undefined;
   most: number | null;
   onTell: (score: number) => void;
@@ -153,38 +149,21 @@ function NumberLine({
   }, [known]);
   const send = (): boolean => {
     const typed = text.trim();
-    if (typed === "") return true;
-    if (!/^\d{1,5}$/.test(typed)) {
-      setWrong("a whole number, please");
-      return false;
-    }
-    if (most !== null && Number(typed) > most) {
-      setWrong(`${most} tries at most`);
-      return false;
-    }
-    setWrong("");
-    if (Number(typed) !== known) onTell(Number(typed));
-    return true;
+    const must = !/^\d{0,5}$/.test(typed)
+      ? "no number"
+      : most !== null && Number(typed) > most
+        ? `${most} at most`
+        : "";
+    setWrong(must);
+    if (must === "" && typed !== "" && Number(typed) !== known) onTell(Number(typed));
+    return must === "";
   };
+  const note = wrong || (tally && tally.told === null ? "tapped" : side);
   return (
-    <li className="flex items-center gap-3 border-b border-[#3a504d] py-1.5">
-      <span className="clock w-6 text-right text-mist">{spot}</span>
-      <span className="min-w-0 flex-1">
-        <span className="font-semibold">{who}</span>
-        <span className="block text-sm text-mist">
-          {wrong ? (
-            <span className="font-semibold text-[#ffb3a5]">{wrong}</span>
-          ) : counter ? (
-            `${counter} counted`
-          ) : (
-            "counted alone"
-          )}
-          {!wrong && tally && tally.told === null && " · tapped by you"}
-        </span>
-      </span>
+    <span className="w-20 text-center leading-tight">
       <input
         className="field num text-xl"
-        style={{ width: "5rem", minHeight: "2.6rem" }}
+        style={{ width: "100%", minHeight: "2.2rem" }}
         inputMode="numeric"
         enterKeyHint="next"
         aria-label={label}
@@ -200,6 +179,14 @@ function NumberLine({
           if (send()) onNext(e.currentTarget);
         }}
       />
-    </li>
+      {(side || note) && (
+        <span
+          className={`block text-xs ${wrong ? "font-semibold text-[#ffb3a5]" : "text-mist"}`}
+          role={wrong ? "alert" : undefined}
+        >
+          {wrong ? wrong : [side, note !== side && note].filter(Boolean).join(" · ")}
+        </span>
+      )}
+    </span>
   );
 }

@@ -21,12 +21,14 @@ export function Face({
   position,
   call,
   begun,
+  small,
 }: {
   run: Run;
   played: Played;
   position: Position;
   call: string;
   begun: boolean;
+  small: boolean;
 }) {
   const { segments, blocks } = run.sheet.script;
   const segment = segments[position.segment];
@@ -51,10 +53,33 @@ export function Face({
   const quiet = run.sheet.ladders.find((l) => l.id === block?.meanwhileLadderId);
   const quietRung = quiet?.rungs.find((r) => r.id === block?.meanwhileRungId);
   const turn = block?.turns[Math.max(0, segment.turn)];
+  const details = !small && (
+    <>
+      <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
+      <p className="mt-1 text-mist">
+        {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
+      </p>
+      {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
+        <p className="mt-1 text-mist">
+          {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} Take care:{" "}
+          {ladder?.cautions.map((c) => caution[c]).join(" ")}
+        </p>
+      ) : (
+        quiet &&
+        turn &&
+        turn.waiting.length > 0 && (
+          <p className="mt-1 flex items-center gap-2 text-lg">
+            <FamilyGlyph family={quiet.family} size={20} /> At the tables, {turn.waiting.length} pupils: {quiet.name},{" "}
+            {quietRung?.name.toLowerCase()}
+          </p>
+        )
+      )}
+    </>
+  );
   return (
     <header className="grid items-center gap-x-10 gap-y-2 md:grid-cols-[auto_minmax(0,1fr)]">
       <p
-        className={`digits min-w-[2.1em] text-[clamp(6rem,17vw,13rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
+        className={`digits min-w-[2.1em] ${small ? "text-7xl" : "text-[clamp(6rem,17vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
         role="timer"
         aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(left / 1000))} left`}
       >
@@ -76,25 +101,7 @@ export function Face({
             <span className="ml-3 inline-block rounded-md bg-chalk px-3 text-night">{sideCall[sideNow]}</span>
           )}
         </p>
-        <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
-        <p className="mt-1 text-mist">
-          {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
-        </p>
-        {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
-          <p className="mt-1 text-mist">
-            {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} Take care:{" "}
-            {ladder?.cautions.map((c) => caution[c]).join(" ")}
-          </p>
-        ) : (
-          quiet &&
-          turn &&
-          turn.waiting.length > 0 && (
-            <p className="mt-1 flex items-center gap-2 text-lg">
-              <FamilyGlyph family={quiet.family} size={20} /> At the tables, {turn.waiting.length} pupils: {quiet.name},{" "}
-              {quietRung?.name.toLowerCase()}
-            </p>
-          )
-        )}
+        {details}
       </div>
     </header>
   );

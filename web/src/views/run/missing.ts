@@ -6,7 +6,7 @@ export function missingIn(run: Run, round: number, played: Played, counts: Map<s
   const { segments, blocks } = run.sheet.script;
   const segment = segments[round];
   const turn = segment && blocks[segment.block]?.turns[segment.turn];
-  if (!turn) return 0;
+  if (!turn || !blocks[segment.block]?.counted) return 0;
   let missing = 0;
   for (const r of roundsOfTurn(segments, round))
     for (const crew of turn.crews) {

@@ -76,6 +76,7 @@ export function Pads({
   }, []);
 
   if (!turn || !rung) return null;
+  if (!block?.counted) return <p className="text-mist">Nothing is counted here.</p>;
   return (
     <section aria-label="Pads" className="space-y-3">
       {shown.length > 0 && (

@@ -70,8 +70,10 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
                 .filter((p) => mine.some((r) => r.pupilId === p.pupilId))
                 .map((p) => (
                   <li key={p.pupilId} className="flex justify-between gap-3 border-b border-[#3a504d] py-1">
-                    <Link to={`/pupils/${p.pupilId}`}>{p.name}</Link>
-                    <span className="clock">
+                    <Link className="whitespace-nowrap" to={`/pupils/${p.pupilId}`}>
+                      {p.name}
+                    </Link>
+                    <span className="clock text-right">
                       {mine
                         .filter((r) => r.pupilId === p.pupilId)
                         .map((r) => {

@@ -53,21 +53,24 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const navigate = useNavigate();
   const [ending, setEnding] = useState(false);
   const [watched, setWatched] = useWatched(run.id);
-  const [collecting, setCollecting] = useState<number | "auto" | "off">("auto");
+  const [collecting, setCollecting] = useState<number>();
   const sounder = useRef(new Sounder());
   const round = roundAt(segments, position.segment);
   const ended = useMemo(() => turnsEnded(segments, position.segment), [segments, position.segment]);
   const missing = ended.filter((r) => missingIn(run, r, played, on.counts) > 0);
   const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP"].includes(segment.kind);
   const lastEnded = ended.at(-1);
-  const shownTurn =
-    collecting === "off"
-      ? undefined
-      : collecting === "auto"
-        ? resting && lastEnded !== undefined && !isPastIts(segments, position.segment, lastEnded)
-          ? lastEnded
-          : undefined
-        : collecting;
+  const shownTurn = collecting;
+  const newlyEnded = resting && lastEnded !== undefined && isCounted(run, lastEnded) ? lastEnded : undefined;
+  const allIn = shownTurn !== undefined && missingIn(run, shownTurn, played, on.counts) === 0;
+
+  // In the rest the numbers are asked for; the sheet stays until they are in, also when the next turn has begun.
+  useEffect(() => {
+    if (newlyEnded !== undefined) setCollecting(newlyEnded);
+  }, [newlyEnded]);
+  useEffect(() => {
+    if (allIn && !resting) setCollecting(undefined);
+  }, [allIn, resting]);
 
   useSounds(run, played, sounder.current, playing);
   useWakeLock(playing);
@@ -75,7 +78,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const jump = (kind: "AGAIN" | "NEXT" | "BACK", to: number) => {
     sounder.current.forget();
     on.record(kind, { segment: Math.max(0, Math.min(to, segments.length)), offsetMs: 0 });
-    setCollecting("auto");
+    setCollecting(undefined);
   };
   const press = {
     holdOrGo: () => {
@@ -105,13 +108,24 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     const byKey = (e: KeyboardEvent) => {
       if (e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]")) return;
       if (e.ctrlKey || e.metaKey || e.altKey) return;
+      // On a button that was reached by keyboard, space presses that button.
+      if (e.key === " " && e.target instanceof HTMLElement && e.target.closest("button, a")) return;
       const what = { " ": "holdOrGo", ArrowLeft: "again", ArrowRight: "next", Backspace: "takeBack" }[e.key];
       if (!what) return;
       e.preventDefault();
       keys.current[what as keyof typeof press]();
     };
+    // A button that was pressed with a finger or mouse gives space back to hold and go.
+    const letGo = () => document.activeElement instanceof HTMLButtonElement && document.activeElement.blur();
     window.addEventListener("keydown", byKey);
-    return () => window.removeEventListener("keydown", byKey);
+    window.addEventListener("click", letGoAfterPointer);
+    return () => {
+      window.removeEventListener("keydown", byKey);
+      window.removeEventListener("click", letGoAfterPointer);
+    };
+    function letGoAfterPointer(e: MouseEvent) {
+      if (e.detail > 0) letGo();
+    }
   }, []);
 
   const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
@@ -119,7 +133,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
 
   return (
     <div className="mx-auto flex min-h-dvh max-w-[84rem] flex-col gap-3 px-4 py-3 sm:px-7">
-      <Face run={run} played={played} position={position} call={call} begun={begun} />
+      <Face run={run} played={played} position={position} call={call} begun={begun} small={shownTurn !== undefined} />
       <p className="sr-only" aria-live="assertive">
         {call}
       </p>
@@ -133,7 +147,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             round={shownTurn}
             missing={missing}
             onChoose={setCollecting}
-            onClose={() => setCollecting("off")}
+            onClose={() => setCollecting(undefined)}
             record={on.record}
           />
         ) : (
@@ -180,7 +194,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
           Take back <Key>⌫</Key>
         </button>
         {shownTurn === undefined && (missing.length > 0 || lastEnded !== undefined) && (
-          <button type="button" className="btn" onClick={() => setCollecting(missing.at(-1) ?? lastEnded ?? "auto")}>
+          <button type="button" className="btn" onClick={() => setCollecting(missing.at(-1) ?? lastEnded)}>
             Collect{missing.length > 0 && ` (${missing.length} open)`}
           </button>
         )}
@@ -229,11 +243,9 @@ const Key = ({ children }: { children: string }) => (
   <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{children}</kbd>
 );
 
-/** Whether the next turn's explaining has begun so long ago that its numbers are no longer the thing to do. */
-function isPastIts(segments: Run["sheet"]["script"]["segments"], at: number, round: number): boolean {
-  const here = segments[at];
-  const was = segments[round];
-  return !!here && !!was && here.block > was.block + 1;
+function isCounted(run: Run, round: number): boolean {
+  const { segments, blocks } = run.sheet.script;
+  return blocks[segments[round]?.block ?? 0]?.counted ?? false;
 }
 
 function endOf(run: Run): number {

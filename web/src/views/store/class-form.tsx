@@ -85,7 +85,7 @@ export function ClassForm({ known, onSaved }: { known?: SchoolClass; onSaved: (s
   );
   return (
     <form onSubmit={send} className="mb-5 space-y-4 bg-tint p-4">
-      <fieldset disabled={readOnly} className="space-y-4">
+      <fieldset disabled={readOnly} className="min-w-0 space-y-4">
         <Labelled label="Class" must={save.error?.must("name")}>
           {(ids) => (
             <input
@@ -97,7 +97,7 @@ export function ClassForm({ known, onSaved }: { known?: SchoolClass; onSaved: (s
           )}
         </Labelled>
         {doc.pupils.length > 0 && (
-          <div className="overflow-x-auto">
+          <div className="relative overflow-x-auto">
             <table className="border-collapse">
               <thead>
                 <tr className="text-left text-sm">

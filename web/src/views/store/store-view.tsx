@@ -18,7 +18,7 @@ export function StoreView() {
   if (rooms.isError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   const toggle = (key: string) => setOpen(open === key ? undefined : key);
   return (
-    <div className="grid gap-10">
+    <div className="space-y-10">
       <section>
         <div className="flex flex-wrap items-center gap-4 border-b-[3px] border-ink pb-2">
           <h1 className="mr-auto">Classes</h1>

@@ -12,6 +12,7 @@ import org.unrulymarble.core.place.Footprint;
  *
  * @param roles who is at a spot; the first role works
  * @param effort 1 (hardly any) to 5 (out of breath)
+ * @param counted whether a round's result is worth keeping as a rule; a warm-up's is not
  * @param ballOrder the order in which this skill meets balls, first to last
  * @param eyes where the eyes are
  * @param seated how it is done sitting, or null where it makes no sense
@@ -28,6 +29,7 @@ public record Ladder(
         List<String> surfaces,
         Noise noise,
         Integer effort,
+        Boolean counted,
         List<String> ballOrder,
         List<KitRole> kit,
         List<String> protectiveGear,
@@ -52,6 +54,7 @@ public record Ladder(
                 .entries("surfaces", surfaces, 1, 10)
                 .required("noise", noise)
                 .range("effort", effort, 1, 5)
+                .required("counted", counted)
                 .entries("ballOrder", ballOrder, 1, 10)
                 .entries("kit", kit, 0, 10)
                 .entries("cues", cues, 2, 4)

@@ -27,6 +27,7 @@ final class LadderShape {
                     f.texts("surfaces"),
                     f.word("noise", Noise.class),
                     f.whole("effort"),
+                    !f.has("counted") || f.bool("counted"),
                     f.texts("ballOrder"),
                     f.parts("kit", LadderShape::kitRole),
                     f.texts("protectiveGear"),

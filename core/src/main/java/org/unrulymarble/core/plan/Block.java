@@ -11,6 +11,7 @@ import org.unrulymarble.core.ladder.Modifier;
  * @param id lasting within the lesson
  * @param sides which sides are asked on a two-sided rung; on any other rung it changes nothing
  * @param waitIsRest rest school: whether waiting for the others' turns counts as rest
+ * @param counted whether results are collected; a warm-up is usually not counted
  * @param meanwhile the quiet task of the waves that wait for a spot, or null
  */
 public record Block(
@@ -28,6 +29,7 @@ public record Block(
         Integer turnSwapSec,
         Integer restSec,
         Boolean waitIsRest,
+        Boolean counted,
         Task meanwhile) {
 
     /** Which sides a two-sided rung is done on in this block. */
@@ -63,6 +65,7 @@ public record Block(
                 .seconds("turnSwapSec", turnSwapSec)
                 .seconds("restSec", restSec)
                 .required("waitIsRest", waitIsRest)
+                .required("counted", counted)
                 .done();
     }
 }

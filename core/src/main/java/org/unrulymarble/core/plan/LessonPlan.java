@@ -211,7 +211,10 @@ public record LessonPlan(
 
         BlockPlan plan(LessonClock.BlockClock clock, List<Stretch> setStretches) {
             int workSec = block.dose().seconds();
-            int atSpots = Math.min(pupils, spots.spots() * ladder.perSpot());
+            // The crews spread evenly over the waves, as the script of a run spreads them.
+            int allCrews = (pupils + ladder.perSpot() - 1) / ladder.perSpot();
+            int atSpots =
+                    spots.waves() == null ? 0 : Math.min(pupils, (allCrews + waves - 1) / waves * ladder.perSpot());
             // Whoever waits for a spot waits through the work of every other wave.
             long waitingSec = (long) block.sets() * (turns() - parts()) * sides.size() * workSec;
             long moving = clock.activeSecPerPupil();

@@ -43,6 +43,7 @@ public final class ScriptWriter {
                 p.sides(),
                 block.dose().type() == Dose.Type.COUNT ? block.dose().reps() : null,
                 block.dose().seconds(),
+                block.counted(),
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
                 turns);

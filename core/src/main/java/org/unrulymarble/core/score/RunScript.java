@@ -20,6 +20,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param sides in the order of the segments' side 0 and 1
      * @param reps what one side asks for by count, or null by clock
      * @param workSec planned seconds of one side of one turn
+     * @param counted whether results are collected
      * @param meanwhileLadderId what the waiting waves do, or null
      */
     public record ScriptBlock(
@@ -30,6 +31,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             List<Side> sides,
             Integer reps,
             int workSec,
+            boolean counted,
             String meanwhileLadderId,
             String meanwhileRungId,
             List<ScriptTurn> turns) {}

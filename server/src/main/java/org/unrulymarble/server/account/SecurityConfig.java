@@ -34,7 +34,7 @@ class SecurityConfig {
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/api/session", "/api/setup")
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/actuator/health")
+                        .requestMatchers(HttpMethod.GET, "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()

@@ -24,8 +24,8 @@ final class DemoLessons {
                 40,
                 Lesson.Audience.CLASS,
                 block(1, "wake-the-joints", 1, clock(30), 3, 10, 20, 0, null),
-                block(2, "low-and-loud-dribble", 1, clock(25), 2, 15, 25, 0, null),
-                block(3, "clap-and-collect", 2, clock(30), 2, 10, 25, 0, null),
+                block(2, "low-and-loud-dribble", 1, clock(25), 3, 15, 25, 0, null),
+                block(3, "clap-and-collect", 2, clock(30), 3, 10, 25, 0, null),
                 block(
                         4,
                         "wall-serve-stepping-back",
@@ -170,6 +170,7 @@ final class DemoLessons {
                 10,
                 restSec,
                 true,
+                catalogue.ladder(ladderId).orElseThrow().counted(),
                 meanwhile);
     }
 }

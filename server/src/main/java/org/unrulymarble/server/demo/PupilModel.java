@@ -23,8 +23,8 @@ final class PupilModel {
     PupilModel(PupilDetails details, int place, SplittableRandom random) {
         this.random = random;
         this.strongHand = details.strongHand();
-        for (int f = 0; f < skill.length; f++) skill[f] = 0.6 + 1.1 * normal();
-        this.growth = 0.06 + 0.10 * random.nextDouble();
+        for (int f = 0; f < skill.length; f++) skill[f] = 0.2 + 1.0 * normal();
+        this.growth = 0.04 + 0.08 * random.nextDouble();
         this.pace = 0.85 + 0.35 * random.nextDouble();
         // A few have one hand well behind.
         this.otherHandGap = place % 9 == 3 ? 1.8 : 0.2 + 0.4 * random.nextDouble();
@@ -52,7 +52,7 @@ final class PupilModel {
     }
 
     private double chance(Family family, int rungNumber, Side side) {
-        double logit = skill[family.ordinal()] + 1.0 - 0.55 * rungNumber;
+        double logit = skill[family.ordinal()] + 0.6 - 0.6 * rungNumber;
         boolean other = strongHand == PupilDetails.Hand.RIGHT ? side == Side.LEFT : side == Side.RIGHT;
         if (other) logit -= otherHandGap;
         return 1 / (1 + Math.exp(-logit));
@@ -63,7 +63,7 @@ final class PupilModel {
         int hits = 0;
         int misses = 0;
         while (true) {
-            boolean hit = random.nextDouble() < 0.5 + p / 2;
+            boolean hit = random.nextDouble() < 0.72 + 0.28 * p;
             left -= pace * (hit ? rung.pace().hitSec() : rung.pace().missSec());
             if (left < 0) return new Round(hits, hits, misses);
             if (hit) hits++;

@@ -1,0 +1,118 @@
+package org.unrulymarble.core.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.score.RoundResult;
+import org.unrulymarble.core.score.Side;
+
+class ChallengeTest {
+
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+    private static final LocalDate MONDAY = LocalDate.of(2026, 11, 2);
+
+    private final List<Attempt> attempts = new ArrayList<>();
+
+    @Test
+    void a_two_sided_rung_is_completed_when_each_side_has_met_its_gate() {
+        // One hand in: 13 catches in 40 s with each hand.
+        tried(0, Side.RIGHT, 13, 40);
+        tried(0, Side.LEFT, 12, 40);
+        assertThat(one().completed()).isFalse();
+
+        tried(7, Side.LEFT, 13, 40);
+        assertThat(one().completedOn()).isEqualTo(MONDAY.plusDays(7));
+    }
+
+    @Test
+    void two_halves_of_a_gate_are_no_gate() {
+        tried(0, Side.RIGHT, 7, 40);
+        tried(0, Side.RIGHT, 12, 40);
+        tried(0, Side.LEFT, 13, 40);
+
+        assertThat(one().completed()).isFalse();
+        assertThat(one().rounds()).isEqualTo(3);
+    }
+
+    @Test
+    void the_best_is_sought_among_rounds_as_long_as_the_last_one() {
+        tried(0, Side.RIGHT, 25, 60);
+        tried(7, Side.RIGHT, 11, 30);
+        tried(14, Side.RIGHT, 9, 30);
+
+        assertThat(one().sides()).singleElement().satisfies(s -> {
+            assertThat(List.of(s.best(), s.last(), s.workSec())).containsExactly(11, 9, 30);
+            assertThat(s.metOn()).as("25 in 60 s keeps the pace of 13 in 40 s").isEqualTo(MONDAY);
+        });
+    }
+
+    @Test
+    void with_a_modifier_it_is_a_challenge_of_its_own() {
+        tried(0, Side.RIGHT, 13, 40);
+        tried(0, Side.LEFT, 13, 40);
+        attempts.add(attempt(7, Side.RIGHT, 4, 40, List.of(Modifier.GLOVES)));
+
+        List<Challenge> challenges = Challenge.of(attempts, CATALOGUE);
+        assertThat(challenges).extracting(Challenge::completed).containsExactly(true, false);
+        assertThat(challenges.get(1).modifiers()).containsExactly(Modifier.GLOVES);
+    }
+
+    @Test
+    void only_tries_counted_one_by_one_are_counted_as_tries() {
+        tried(0, Side.RIGHT, 13, 40);
+        attempts.add(new Attempt(
+                "ada",
+                MONDAY,
+                "clap-and-collect",
+                "one-hand-in",
+                List.of(),
+                Side.RIGHT,
+                2,
+                8,
+                8,
+                3,
+                11,
+                40,
+                "ball",
+                "room",
+                RoundResult.Source.ADULT,
+                List.of()));
+
+        assertThat(one().tries()).isEqualTo(11);
+    }
+
+    private Challenge one() {
+        List<Challenge> challenges = Challenge.of(attempts, CATALOGUE);
+        assertThat(challenges).hasSize(1);
+        return challenges.get(0);
+    }
+
+    private void tried(int daysOn, Side side, int score, int workSec) {
+        attempts.add(attempt(daysOn, side, score, workSec, List.of()));
+    }
+
+    private static Attempt attempt(int daysOn, Side side, int score, int workSec, List<Modifier> modifiers) {
+        return new Attempt(
+                "ada",
+                MONDAY.plusDays(daysOn),
+                "clap-and-collect",
+                "one-hand-in",
+                modifiers,
+                side,
+                1,
+                score,
+                null,
+                null,
+                null,
+                workSec,
+                "ball",
+                "room",
+                RoundResult.Source.PARTNER,
+                List.of());
+    }
+}

@@ -1,0 +1,113 @@
+package org.unrulymarble.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What holds on every view: nothing serious for axe, no error in the console, nothing wider than the screen. */
+@ExtendWith(OneBrowser.class)
+class EveryViewTest {
+
+    private final Browser browser = OneBrowser.browser();
+
+    @BeforeEach
+    void asTeacher() {
+        browser.size(1280, 800);
+        browser.signIn("okafor");
+    }
+
+    @Test
+    void today() {
+        browser.seeText("Sail loft, wet Tuesday");
+        browser.see("svg[aria-label^='Lane']");
+        sound();
+    }
+
+    @Test
+    void plan_with_a_block_open() {
+        browser.press("Open the plan");
+        browser.press("Wall serve, stepping back");
+        browser.see("[aria-label='Work, s']");
+        sound();
+    }
+
+    @Test
+    void choosing_a_block() {
+        browser.press("Open the plan");
+        browser.press("+ Add a block");
+        browser.see("[type=search]");
+        sound();
+    }
+
+    @Test
+    void run_with_pads_and_with_the_collect_sheet() {
+        browser.press("Open the plan");
+        browser.press("Run it");
+        browser.press("Go");
+        browser.await("to come to the pads", d -> {
+            if (browser.shows("section[aria-label=Pads] button[aria-pressed]")
+                    && browser.see("header").getText().contains("Work")) return true;
+            browser.keys(org.openqa.selenium.Keys.ARROW_RIGHT);
+            return null;
+        });
+        browser.press("1 Amaru T.");
+        browser.see("[data-testid=hits]");
+        sound();
+        browser.await("to come to the rest", d -> {
+            if (browser.shows("form[aria-label='Collect the numbers']")) return true;
+            browser.keys(org.openqa.selenium.Keys.ARROW_RIGHT);
+            return null;
+        });
+        sound();
+        browser.press("Finish");
+        browser.press("Finish and record");
+        browser.see("[data-testid=recorded]");
+        sound();
+    }
+
+    @Test
+    void pupils_one_ladder_and_one_pupil() {
+        browser.open("/pupils");
+        browser.see("table");
+        sound();
+        browser.press("Clap and collect");
+        browser.seeText("All ladders");
+        sound();
+        browser.press("Beatrix O.");
+        browser.see("[data-testid=attempts]");
+        sound();
+    }
+
+    @Test
+    void store() {
+        browser.open("/store");
+        browser.see("main ul button[aria-expanded]").click();
+        browser.see("[aria-label='First name of pupil 1']");
+        sound();
+    }
+
+    private void sound() {
+        List<String> serious = new AxeBuilder()
+                .analyze(browser.driver()).getViolations().stream()
+                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .map(EveryViewTest::told)
+                        .toList();
+        assertThat(serious).isEmpty();
+        browser.size(390, 844);
+        browser.await(
+                "for a page no wider than a phone",
+                d -> browser.script("return document.documentElement.scrollWidth")
+                        .equals(390L));
+        browser.size(1280, 800);
+    }
+
+    private static String told(Rule rule) {
+        return rule.getId() + ": " + rule.getHelp() + " "
+                + rule.getNodes().stream().map(n -> n.getHtml()).limit(3).toList();
+    }
+}

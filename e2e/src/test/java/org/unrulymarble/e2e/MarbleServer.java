@@ -1,0 +1,128 @@
+package org.unrulymarble.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The packed server as its own process, with its own data folder; can be killed and started again over the same data. */
+public final class MarbleServer implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+    private final Path data;
+    private final boolean demo;
+    private final int port;
+    private Process process;
+
+    public MarbleServer(boolean demo) {
+        try {
+            this.data = Files.createTempDirectory("marble-data");
+            try (ServerSocket socket = new ServerSocket(0)) {
+                this.port = socket.getLocalPort();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        this.demo = demo;
+    }
+
+    /** Starts it and waits until it answers. */
+    public MarbleServer start() {
+        try {
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1",
+                    "-jar",
+                    jar().toString()));
+            if (demo) command.add("--spring.profiles.active=demo");
+            ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+            builder.redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()));
+            builder.environment().put("PORT", Integer.toString(port));
+            builder.environment().put("MARBLE_DATA", data.toString());
+            process = builder.start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        awaitReady();
+        return this;
+    }
+
+    /** kill -9: no farewell, no flushing. */
+    public MarbleServer kill() {
+        process.destroyForcibly();
+        awaitEnd();
+        return this;
+    }
+
+    public String address() {
+        return "http://localhost:" + port;
+    }
+
+    public Path data() {
+        return data;
+    }
+
+    /** All that it has printed. */
+    public String printed() {
+        try {
+            return Files.readString(log());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        awaitEnd();
+    }
+
+    private Path log() {
+        return data.resolve("printed.txt");
+    }
+
+    private static Path jar() {
+        Path jar = Path.of(System.getProperty("marble.jar", "../server/target/marble.jar"));
+        if (!Files.isRegularFile(jar))
+            throw new IllegalStateException("build the server first: " + jar + " is missing");
+        return jar.toAbsolutePath();
+    }
+
+    private void awaitEnd() {
+        try {
+            if (!process.waitFor(30, TimeUnit.SECONDS)) throw new IllegalStateException("the server does not stop");
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private void awaitReady() {
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest health = HttpRequest.newBuilder(URI.create(address() + "/actuator/health/readiness"))
+                .timeout(Duration.ofSeconds(2))
+                .build();
+        Instant end = Instant.now().plus(PATIENCE);
+        while (Instant.now().isBefore(end)) {
+            if (!process.isAlive()) throw new IllegalStateException("the server ended: " + printed());
+            try {
+                if (client.send(health, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) return;
+            } catch (IOException notYet) {
+                // It is still starting.
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        throw new IllegalStateException("the server is not ready: " + printed());
+    }
+}

@@ -1,0 +1,86 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+
+import jakarta.servlet.http.Cookie;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A client of the API for tests: signed in as somebody, with cookies and token as a page has them. */
+class Api {
+
+    private final MockMvc mvc;
+    private final JsonMapper json;
+    private Cookie session;
+
+    Api(MockMvc mvc, JsonMapper json) {
+        this.mvc = mvc;
+        this.json = json;
+    }
+
+    record Answer(int status, JsonNode body, String text) {
+        /** The fields that the problem document names. */
+        java.util.List<String> badFields() {
+            return body.get("errors")
+                    .valueStream()
+                    .map(e -> e.get("field").stringValue())
+                    .toList();
+        }
+    }
+
+    Api as(String name) {
+        session = null;
+        assertThat(post("/api/session", "{\"username\":\"%s\",\"password\":\"%s-demo\"}".formatted(name, name))
+                        .status())
+                .isEqualTo(200);
+        return this;
+    }
+
+    Api asNobody() {
+        session = null;
+        return this;
+    }
+
+    Answer get(String path) {
+        return send(HttpMethod.GET, path, null);
+    }
+
+    Answer post(String path, String body) {
+        return send(HttpMethod.POST, path, body);
+    }
+
+    Answer put(String path, String body) {
+        return send(HttpMethod.PUT, path, body);
+    }
+
+    Answer send(HttpMethod method, String path, String body) {
+        try {
+            MockHttpServletRequestBuilder request = request(method, path).with(csrf().asHeader());
+            if (session != null) request.cookie(session);
+            if (body != null) request.contentType(MediaType.APPLICATION_JSON).content(body);
+            MockHttpServletResponse response = mvc.perform(request).andReturn().getResponse();
+            Cookie fresh = response.getCookie("MARBLE");
+            if (fresh == null) fresh = response.getCookie("SESSION");
+            if (fresh != null) session = fresh;
+            String text = response.getContentAsString(StandardCharsets.UTF_8);
+            return new Answer(response.getStatus(), text.isEmpty() ? null : json.readTree(text), text);
+        } catch (Exception e) {
+            throw new AssertionError(method + " " + path, e);
+        }
+    }
+
+    /** The id of the one in a list that has this name. */
+    String id(String path, String name) {
+        for (JsonNode n : get(path).body())
+            if (n.get("name").stringValue().equals(name)) return n.get("id").stringValue();
+        throw new AssertionError("no " + name + " in " + path);
+    }
+}

@@ -1,0 +1,24 @@
+package org.unrulymarble.server;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.context.ActiveProfiles;
+
+/** A test that speaks to the whole server over its API, on the demo world in memory; one server for all such tests. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+        properties = {
+            "spring.datasource.url=jdbc:h2:mem:api;DB_CLOSE_DELAY=-1",
+            "springdoc.api-docs.enabled=true",
+            "springdoc.writer-with-order-by-keys=true"
+        })
+@AutoConfigureMockMvc
+@ActiveProfiles("demo")
+@Import(Api.class)
+@interface ApiTest {}

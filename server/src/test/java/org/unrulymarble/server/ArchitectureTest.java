@@ -1,0 +1,41 @@
+package org.unrulymarble.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
+import org.springframework.modulith.core.ApplicationModules;
+import org.springframework.web.bind.annotation.RestController;
+
+@AnalyzeClasses(packages = "org.unrulymarble.server", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule services_know_no_controllers = noClasses()
+            .that()
+            .areNotAnnotatedWith(RestController.class)
+            .and()
+            .haveSimpleNameNotEndingWith("Controller")
+            .and()
+            .areTopLevelClasses()
+            .should()
+            .dependOnClassesThat()
+            .areAnnotatedWith(RestController.class);
+
+    @ArchTest
+    static final ArchRule nothing_depends_on_the_demo = noClasses()
+            .that()
+            .resideOutsideOfPackage("..server.demo..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("..server.demo..");
+
+    /** Capabilities use each other only through what they show, and never in a circle. */
+    @Test
+    void capabilities_keep_apart() {
+        ApplicationModules.of(MarbleApplication.class).verify();
+    }
+}

@@ -1,0 +1,169 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import tools.jackson.databind.JsonNode;
+
+@ApiTest
+class LessonApiTest {
+
+    @Autowired
+    private Api api;
+
+    private String turnstone;
+    private String loft;
+
+    @BeforeEach
+    void asTeacher() {
+        api.as("okafor");
+        turnstone = api.id("/api/classes", "Turnstone 6");
+        loft = api.id("/api/spaces", "Sail loft");
+    }
+
+    @Test
+    void a_lesson_is_saved_worked_out_and_found_again() {
+        Api.Answer made = api.post("/api/lessons", lesson());
+
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        assertThat(made.body().get("plan").get("totalSec").intValue()).isEqualTo(370);
+        assertThat(api.get(path(made)).body()).isEqualTo(made.body());
+    }
+
+    @Test
+    void a_save_from_an_older_version_is_refused_and_changes_nothing() {
+        JsonNode first = api.post("/api/lessons", lesson()).body();
+        String path = "/api/lessons/" + first.get("id").stringValue();
+        String mine = lesson().replace("\"version\":null", "\"version\":0");
+        assertThat(api.put(path, mine.replace("At the wall", "Renamed")).status())
+                .isEqualTo(200);
+
+        Api.Answer late = api.put(path, mine.replace("At the wall", "Too late"));
+
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(late.body().get("currentVersion").intValue()).isEqualTo(1);
+        assertThat(api.get(path).body().get("name").stringValue()).isEqualTo("Renamed");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            "minutes":20|"minutes":0|lesson.minutes
+            "sets":1|"sets":0|lesson.blocks[0].sets
+            "sets":1|"sets":1000|lesson.blocks[0].sets
+            "sets":1|"sets":1.5|lesson.blocks[0].sets
+            "sets":1|"sets":"2"|lesson.blocks[0].sets
+            "sets":1|"sets":99999999999|lesson.blocks[0].sets
+            "restSec":20|"restSec":-1|lesson.blocks[0].restSec
+            "workSec":30|"workSec":null|lesson.blocks[0].dose.workSec
+            "type":"CLOCK"|"type":"CALENDAR"|lesson.blocks[0].dose.type
+            wall-and-back|nobody-knows-it|lesson.blocks[0].ladderId
+            "At the wall"|"  "|name
+            2026-12-01|someday|onDay
+            "counted":true|"count":true|lesson.blocks[0].counted
+            """)
+    void bad_input_names_its_field_and_saves_nothing(String good, String bad, String field) {
+        int before = api.get("/api/lessons").body().size();
+        assertThat(lesson()).contains(good);
+
+        Api.Answer answer = api.post("/api/lessons", lesson().replace(good, bad));
+
+        assertThat(answer.status()).as(answer.text()).isEqualTo(400);
+        assertThat(answer.badFields()).containsExactly(field);
+        assertThat(answer.body().get("errors").get(0).get("must").stringValue())
+                .doesNotContain("{")
+                .isNotBlank();
+        assertThat(api.get("/api/lessons").body()).hasSize(before);
+    }
+
+    @Test
+    void a_megabyte_of_name_and_no_json_are_told_plainly() {
+        Api.Answer long1 = api.post("/api/lessons", lesson().replace("At the wall", "x".repeat(1_000_000)));
+        assertThat(long1.status()).isEqualTo(400);
+        assertThat(long1.badFields()).containsExactly("name");
+
+        Api.Answer tooLong = api.post("/api/lessons", lesson().replace("At the wall", "x".repeat(3_000_000)));
+        assertThat(tooLong.status()).isEqualTo(413);
+
+        Api.Answer noJson = api.post("/api/lessons", "{oops");
+        assertThat(noJson.status()).isEqualTo(400);
+        assertThat(noJson.body().get("type").stringValue()).isEqualTo("urn:marble:no-json");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "GET /api/classes/{class}",
+                "PUT /api/classes/{class}",
+                "GET /api/classes/{class}/record",
+                "GET /api/pupils/{pupil}/record",
+                "GET /api/lessons?classId={class}",
+                "GET /api/lessons/{lesson}",
+                "PUT /api/lessons/{lesson}",
+                "DELETE /api/lessons/{lesson}",
+                "POST /api/runs"
+            })
+    void nothing_of_somebody_elses_class_is_to_be_had(String route) {
+        api.as("brambell");
+        String theirs = api.id("/api/classes", "Sanderling 8");
+        String pupil = api.get("/api/classes/" + theirs)
+                .body()
+                .get("pupils")
+                .get(0)
+                .get("id")
+                .stringValue();
+        String theirLesson = api.id("/api/lessons", "Net store jack night");
+        api.as("okafor");
+        String path = route.substring(route.indexOf(' ') + 1)
+                .replace("{class}", theirs)
+                .replace("{pupil}", pupil)
+                .replace("{lesson}", theirLesson);
+        String body = path.equals("/api/runs")
+                ? "{\"lessonId\":\"%s\"}".formatted(theirLesson)
+                : path.contains("/classes/") ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}" : lesson();
+
+        Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
+
+        assertThat(answer.status()).as(answer.text()).isEqualTo(404);
+        assertThat(answer.text()).doesNotContain("Sanderling");
+        assertThat(api.post("/api/lessons", lesson().replace(turnstone, theirs)).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void an_id_that_is_no_id_is_not_found_and_a_stranger_gets_nothing() {
+        assertThat(api.get("/api/lessons/17").status()).isEqualTo(404);
+        assertThat(api.get("/api/nothing").status()).isEqualTo(404);
+        assertThat(api.asNobody().get("/api/lessons").status()).isEqualTo(401);
+    }
+
+    @Test
+    void a_room_of_ones_own_must_have_some_floor() {
+        String room =
+                "{\"version\":null,\"name\":\"Cupboard\",\"surface\":\"tiles\",\"size\":{\"lengthM\":0.2,\"widthM\":300,\"ceilingM\":null,\"wall\":null}}";
+
+        Api.Answer answer = api.post("/api/spaces", room);
+
+        assertThat(answer.badFields()).containsExactly("size.widthM");
+        assertThat(api.post("/api/spaces", room.replace("300", "3")).badFields())
+                .containsExactly("size.lengthM");
+    }
+
+    private static String path(Api.Answer made) {
+        return "/api/lessons/" + made.body().get("id").stringValue();
+    }
+
+    private String lesson() {
+        return """
+                {"version":null,"classId":"%s","spaceId":"%s","name":"At the wall","onDay":"2026-12-01","lesson":{"minutes":20,
+                "audience":"CLASS","restRule":"BETWEEN_SETS","transitionSec":30,"blocks":[{"id":"b1","ladderId":"wall-and-back",
+                "rungId":"two-hands-bounce","modifiers":[],"dose":{"type":"CLOCK","workSec":30,"reps":null,"secPerRep":null},"sets":1,
+                "sides":"EACH","setupSec":30,"explainSec":30,"countInSec":5,"sideSwapSec":5,"turnSwapSec":20,"restSec":20,
+                "waitIsRest":true,"counted":true,"meanwhile":null}]}}""".formatted(turnstone, loft);
+    }
+}

@@ -1,0 +1,139 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+@ApiTest
+class RunApiTest {
+
+    @Autowired
+    private Api api;
+
+    private JsonNode run;
+    private String events;
+    private int round;
+    private String worker;
+
+    @BeforeEach
+    void beginARun() {
+        api.as("okafor");
+        run = api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(api.id("/api/lessons", "Sail loft, wet Tuesday")))
+                .body();
+        events = "/api/runs/" + run.get("id").stringValue() + "/events";
+        JsonNode script = run.get("sheet").get("script");
+        for (JsonNode s : script.get("segments"))
+            if (s.get("kind").stringValue().equals("WORK") && s.get("block").intValue() == 1) {
+                round = s.get("index").intValue();
+                break;
+            }
+        worker = script.get("blocks")
+                .get(1)
+                .get("turns")
+                .get(0)
+                .get("crews")
+                .get(0)
+                .get("workers")
+                .get(0)
+                .stringValue();
+    }
+
+    @Test
+    void the_same_event_five_times_counts_once_and_the_run_is_the_same_run() {
+        String hit = event("HIT", "\"segment\":%d,\"take\":1,\"pupilId\":\"%s\"".formatted(round, worker));
+        for (int i = 0; i < 5; i++) assertThat(send(hit, hit).status()).isEqualTo(200);
+
+        JsonNode again = api.post(
+                        "/api/runs",
+                        "{\"lessonId\":\"%s\"}".formatted(run.get("lessonId").stringValue()))
+                .body();
+        assertThat(again.get("id")).isEqualTo(run.get("id"));
+        assertThat(again.get("state").get("results"))
+                .singleElement()
+                .satisfies(r -> assertThat(r.get("hits").intValue()).isEqualTo(1));
+        finish();
+    }
+
+    @Test
+    void finishing_records_attempts_taking_it_back_removes_them_and_a_late_tap_still_counts() {
+        int before = attempts().size();
+        send(hits(3));
+        String finish = event("FINISH", "\"target\":null");
+        send(finish);
+        assertThat(attempts()).hasSize(before + 1);
+        JsonNode attempt = attempts().get(0).get("attempt");
+        assertThat(attempt.get("hits").intValue()).isEqualTo(3);
+        assertThat(attempt.get("rungId").stringValue()).isEqualTo("eyes-up");
+        assertThat(attempt.get("side").stringValue()).isEqualTo("RIGHT");
+
+        send(hits(2));
+        assertThat(attempts().get(0).get("attempt").get("hits").intValue()).isEqualTo(5);
+
+        String id = api.get("/api/runs/" + run.get("id").stringValue())
+                .body()
+                .get("log")
+                .valueStream()
+                .filter(e -> e.get("kind").stringValue().equals("FINISH"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .stringValue();
+        send(event("TAKE_BACK", "\"target\":\"%s\"".formatted(id)));
+        assertThat(attempts()).hasSize(before);
+        finish();
+    }
+
+    @Test
+    void an_event_that_does_not_fit_refuses_its_whole_batch() {
+        String stranger =
+                event("HIT", "\"segment\":%d,\"take\":1,\"pupilId\":\"%s\"".formatted(round, UUID.randomUUID()));
+
+        Api.Answer answer = send(hits(1), stranger);
+
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.badFields()).containsExactly("events[1].pupilId");
+        assertThat(api.get("/api/runs/" + run.get("id").stringValue()).body().get("log"))
+                .isEmpty();
+        finish();
+    }
+
+    @Test
+    void another_teacher_neither_sees_nor_feeds_the_run_but_the_classes_helper_does() {
+        api.as("brambell");
+        assertThat(api.get("/api/runs/" + run.get("id").stringValue()).status()).isEqualTo(404);
+        assertThat(send(hits(1)).status()).isEqualTo(404);
+
+        api.as("helper");
+        assertThat(send(hits(1)).status()).isEqualTo(200);
+        finish();
+    }
+
+    private void finish() {
+        assertThat(send(event("FINISH", "\"target\":null")).status()).isEqualTo(200);
+    }
+
+    private JsonNode attempts() {
+        return api.get("/api/pupils/" + worker + "/record").body().get("attempts");
+    }
+
+    private String hits(int n) {
+        List<String> all = new ArrayList<>();
+        for (int i = 0; i < n; i++)
+            all.add(event("HIT", "\"segment\":%d,\"take\":1,\"pupilId\":\"%s\"".formatted(round, worker)));
+        return String.join(",", all);
+    }
+
+    private static String event(String kind, String details) {
+        return "{\"id\":\"%s\",\"kind\":\"%s\",\"atMs\":1000,%s}".formatted(UUID.randomUUID(), kind, details);
+    }
+
+    private Api.Answer send(String... batch) {
+        return api.post(events, "{\"events\":[" + String.join(",", batch) + "]}");
+    }
+}

@@ -1,0 +1,63 @@
+import { act, renderHook, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import type { Run, RunEvent } from "../../api/types";
+import * as store from "./store";
+import { useRun } from "./use-run";
+
+/** A server that can go away, and remembers each event once. */
+const server = { up: true, log: new Map<string, RunEvent>(), batches: 0 };
+
+const sheet = { script: { segments: [], blocks: [] }, pupils: [], ladders: [] };
+
+beforeEach(() => {
+  server.up = true;
+  server.log.clear();
+  server.batches = 0;
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
+    if (!server.up) throw new TypeError("no network");
+    if (init.method === "GET") {
+      const run = { id: path.split("/").at(-1), sheet, log: [...server.log.values()] } as unknown as Run;
+      return Response.json(run);
+    }
+    server.batches++;
+    const { events } = JSON.parse(String(init.body)) as { events: RunEvent[] };
+    for (const e of events) server.log.set(e.id, e);
+    return Response.json({ acknowledged: events.map((e) => e.id) });
+  });
+});
+
+afterEach(() => vi.unstubAllGlobals());
+
+it("keeps taps on the device while the server is away, over a reload too, and sends each once it is back", async () => {
+  const first = renderHook(() => useRun("run-1"));
+  await waitFor(() => expect(first.result.current.run).toBeDefined());
+  server.up = false;
+  act(() => {
+    first.result.current.record("HIT", { segment: 1, take: 1, pupilId: "ada" });
+    first.result.current.record("HIT", { segment: 1, take: 1, pupilId: "ada" });
+  });
+  await waitFor(async () => expect(await store.waiting("run-1")).toHaveLength(2));
+  first.unmount();
+
+  const reloaded = renderHook(() => useRun("run-1"));
+  await waitFor(() => expect(reloaded.result.current.events).toHaveLength(2));
+  expect(reloaded.result.current.unsent).toBe(2);
+  expect(server.log.size).toBe(0);
+
+  server.up = true;
+  await act(() => reloaded.result.current.flush());
+  await waitFor(() => expect(reloaded.result.current.unsent).toBe(0));
+  expect(server.log.size).toBe(2);
+  expect(await store.waiting("run-1")).toHaveLength(0);
+});
+
+it("gives events ids that rise in the order in which they were made", async () => {
+  const { result } = renderHook(() => useRun("run-2"));
+  await waitFor(() => expect(result.current.run).toBeDefined());
+  const ids: string[] = [];
+  act(() => {
+    for (let i = 0; i < 50; i++) ids.push(result.current.record("HIT", { segment: 1, take: 1, pupilId: "ada" }).id);
+  });
+  expect([...ids].sort()).toEqual(ids);
+  await waitFor(() => expect(result.current.unsent).toBe(0));
+});
