@@ -1,7 +1,6 @@
 package org.unrulymarble.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
 import jakarta.servlet.http.Cookie;
@@ -16,6 +15,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** A client of the API for tests: signed in as somebody, with cookies and token as a page has them. */
 class Api {
+
+    private static final Cookie TOKEN = new Cookie("XSRF-TOKEN", "the-token-of-this-page");
 
     private final MockMvc mvc;
     private final JsonMapper json;
@@ -63,8 +64,9 @@ class Api {
 
     Answer send(HttpMethod method, String path, String body) {
         try {
-            MockHttpServletRequestBuilder request = request(method, path).with(csrf().asHeader());
-            if (session != null) request.cookie(session);
+            MockHttpServletRequestBuilder request = request(method, path).header("X-XSRF-TOKEN", TOKEN.getValue());
+            if (session == null) request.cookie(TOKEN);
+            else request.cookie(TOKEN, session);
             if (body != null) request.contentType(MediaType.APPLICATION_JSON).content(body);
             MockHttpServletResponse response = mvc.perform(request).andReturn().getResponse();
             Cookie fresh = response.getCookie("MARBLE");

@@ -34,7 +34,7 @@ class SignInTest {
 
     @Test
     void after_ten_wrong_passwords_one_waits() {
-        String wrong = "{\"username\":\"brambell\",\"password\":\"guess\"}";
+        String wrong = "{\"username\":\"somebody\",\"password\":\"guess\"}";
         for (int i = 0; i < 10; i++)
             assertThat(api.asNobody().post("/api/session", wrong).status()).isEqualTo(401);
 
