@@ -29,7 +29,7 @@ const views = [
 export function App() {
   const who = useQuery(session);
   if (who.isPending) return <Loading what="your page" />;
-  if (who.isError) return <Failed error={who.error} again={() => who.refetch()} />;
+  if (who.isLoadingError) return <Failed error={who.error} again={() => who.refetch()} />;
   if (!who.data.who) return <SignIn setupNeeded={who.data.setupNeeded} />;
   return (
     <Suspense fallback={<Loading what="the view" />}>
@@ -68,7 +68,7 @@ function Frame({ who }: { who: Who }) {
     return () => window.removeEventListener("keydown", byNumber);
   }, [navigate]);
   if (known.isPending) return <Loading what="your classes" />;
-  if (known.isError) return <Failed error={known.error} again={() => known.refetch()} />;
+  if (known.isLoadingError) return <Failed error={known.error} again={() => known.refetch()} />;
   return (
     <ChosenClass value={choice}>
       <a href="#view" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">

@@ -4,6 +4,7 @@ import {
   DndContext,
   type DragEndEvent,
   KeyboardSensor,
+  MeasuringStrategy,
   PointerSensor,
   useSensor,
   useSensors,
@@ -66,6 +67,9 @@ export function BlockList(props: Props) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
+      // An open block is too tall to be put between others: it closes when it is taken up.
+      onDragStart={() => props.onChoose(undefined)}
+      measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
       onDragEnd={drop}
       accessibility={{ announcements, screenReaderInstructions: { draggable: moveHelp } }}
     >

@@ -27,8 +27,8 @@ export function PlanList() {
       </Empty>
     );
   if (all.isPending || rooms.isPending) return <Loading what="lessons" />;
-  if (all.isError) return <Failed error={all.error} again={() => all.refetch()} />;
-  if (rooms.isError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
+  if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
+  if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   return (
     <>
       <div className="flex flex-wrap items-center gap-4">

@@ -23,7 +23,7 @@ export function PlanView() {
   const loaded = useQuery({ ...lesson(id), refetchOnWindowFocus: false });
   const catalogue = useQuery(ladders);
   const rooms = useQuery(spaces);
-  const failed = [loaded, catalogue, rooms].find((q) => q.isError);
+  const failed = [loaded, catalogue, rooms].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
   if (!loaded.data || !catalogue.data || !rooms.data) return <Loading what="the plan" />;
   return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} rooms={rooms.data} />;

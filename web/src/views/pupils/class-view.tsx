@@ -23,7 +23,7 @@ export function ClassView() {
         </Link>
       </Empty>
     );
-  const failed = [record, catalogue].find((q) => q.isError);
+  const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
   if (!record.data || !catalogue.data) return <Loading what={`the record of ${chosen.name}`} />;
   const tried = catalogue.data.filter((l) => record.data.ladderIds.includes(l.id));

@@ -14,7 +14,7 @@ export function PupilView() {
   const { id = "" } = useParams();
   const record = useQuery(pupilRecord(id));
   const catalogue = useQuery(ladders);
-  const failed = [record, catalogue].find((q) => q.isError);
+  const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
   if (!record.data || !catalogue.data) return <Loading what="the pupil's page" />;
   const { details } = record.data;

@@ -24,9 +24,9 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
         can leave this page and come back.
       </p>
     );
-  if (saved.isError) return <Failed error={saved.error} again={() => saved.refetch()} />;
+  if (saved.isLoadingError) return <Failed error={saved.error} again={() => saved.refetch()} />;
   if (!saved.data?.state.finished) return <Loading what="what was recorded" />;
-  const { results } = saved.data.state;
+  const { results, touchesPerPupil } = saved.data.state;
   const { script, ladders, pupils, lessonName, className } = saved.data.sheet;
   const newly = record.data?.challenges.filter((c) => c.completedOn === saved.data.onDay) ?? [];
   const pupilsIn = new Set(results.map((r) => r.pupilId));
@@ -37,6 +37,7 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
       </h1>
       <p className="mt-2 text-lg">
         {count(results.length, "result", "results")} of {count(pupilsIn.size, "pupil", "pupils")}.
+        {touchesPerPupil > 0 && ` ${count(touchesPerPupil, "touch", "touches")} a pupil were counted.`}
         {newly.length > 0 &&
           ` ${count(newly.length, "challenge was", "challenges were")} completed for the first time.`}
       </p>

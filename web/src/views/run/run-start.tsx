@@ -21,7 +21,7 @@ export function RunStart() {
       </Empty>
     );
   if (all.isPending || runs.isPending) return <Loading what="lessons" />;
-  if (all.isError) return <Failed error={all.error} again={() => all.refetch()} />;
+  if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const newestFirst = [...all.data].reverse();
   return (
     <>

@@ -15,7 +15,7 @@ export function StoreView() {
   const [open, setOpen] = useState<string>();
   const mayChange = who.data?.who?.role === "TEACHER";
   if (rooms.isPending) return <Loading what="the store" />;
-  if (rooms.isError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
+  if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   const toggle = (key: string) => setOpen(open === key ? undefined : key);
   return (
     <div className="space-y-10">

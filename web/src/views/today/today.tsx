@@ -49,7 +49,7 @@ function today(): string {
 function NextLesson({ classId }: { classId: string }) {
   const all = useQuery(lessons(classId));
   if (all.isPending) return <Loading what="the next lesson" />;
-  if (all.isError) return <Failed error={all.error} again={() => all.refetch()} />;
+  if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const next = all.data.find((l) => l.onDay >= today());
   if (!next)
     return (
@@ -102,8 +102,8 @@ function LastTime({ classId }: { classId: string }) {
   const record = useQuery(classRecord(classId));
   const catalogue = useQuery(ladders);
   if (record.isPending || catalogue.isPending) return <Loading what="the last lesson" />;
-  if (record.isError) return <Failed error={record.error} again={() => record.refetch()} />;
-  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  if (record.isLoadingError) return <Failed error={record.error} again={() => record.refetch()} />;
+  if (catalogue.isLoadingError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const lastDay = record.data.lastDay;
   if (!lastDay) return null;
   return (

@@ -161,6 +161,10 @@ public final class Browser implements AutoCloseable {
         new Actions(driver).sendKeys(keys).perform();
     }
 
+    public void shifted(String key) {
+        new Actions(driver).keyDown(Keys.SHIFT).sendKeys(key).keyUp(Keys.SHIFT).perform();
+    }
+
     public Object script(String code, Object... arguments) {
         return ((JavascriptExecutor) driver).executeScript(code, arguments);
     }

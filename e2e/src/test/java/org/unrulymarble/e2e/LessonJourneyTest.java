@@ -49,7 +49,9 @@ class LessonJourneyTest {
         browser.press("Go");
         toWork(1);
         browser.press("1 Amaru T.");
-        browser.keys("q", "q", "q", Keys.chord(Keys.SHIFT, "q"), "q");
+        browser.keys("q", "q", "q");
+        browser.shifted("q");
+        browser.keys("q");
         browser.await("for four hits", d -> hits().equals("4"));
         browser.keys(Keys.BACK_SPACE);
         browser.await("for the taking back", d -> hits().equals("3"));
@@ -215,6 +217,7 @@ class LessonJourneyTest {
         browser.await("for the block to be moved", d -> announced().contains("over place 1 of 2"));
         browser.keys(" ");
         browser.await("for the order to change", d -> blocks().get(0).contains("Cup and sock") && saved());
+        browser.press("Cup and sock");
         browser.press("Remove");
         browser.await(
                 "for one block", d -> blocks().size() == 1 && blocks().get(0).contains("Wall and back"));

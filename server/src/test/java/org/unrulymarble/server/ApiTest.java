@@ -21,4 +21,4 @@ import org.springframework.test.context.ActiveProfiles;
 @AutoConfigureMockMvc
 @ActiveProfiles("demo")
 @Import(Api.class)
-@interface ApiTest {}
+public @interface ApiTest {}

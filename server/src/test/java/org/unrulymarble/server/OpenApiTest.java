@@ -30,7 +30,7 @@ class OpenApiTest {
 
         assertThat(Files.readString(PUBLISHED).strip())
                 .as(
-                        "drifted; write it anew with: mvn -pl core,server test -Dtest=OpenApiTest -Dmarble.openapi=write -Dsurefire.failIfNoSpecifiedTests=false")
+                        "drifted; write it anew with: mvn -pl core,web,server package -Dweb.test.skip -Dtest=OpenApiTest -Dmarble.openapi=write -Dsurefire.failIfNoSpecifiedTests=false")
                 .isEqualTo(now);
     }
 }

@@ -62,7 +62,8 @@ public final class RunLog {
                 }
             }
         }
-        return new RunState(clock, finished, results(tallies, dropped));
+        List<RoundResult> results = results(tallies, dropped);
+        return new RunState(clock, finished, results, touchesPerPupil(results));
     }
 
     /** Events in order, without those that were taken back. */
@@ -105,6 +106,14 @@ public final class RunLog {
                 .thenComparingInt(RoundResult::take)
                 .thenComparing(RoundResult::pupilId));
         return List.copyOf(out);
+    }
+
+    private static int touchesPerPupil(List<RoundResult> results) {
+        long pupils = results.stream().map(RoundResult::pupilId).distinct().count();
+        long touches = results.stream()
+                .mapToLong(r -> r.tries() != null ? r.tries() : r.hits() != null ? r.hits() : 0)
+                .sum();
+        return pupils == 0 ? 0 : (int) Math.round((double) touches / pupils);
     }
 
     private RoundResult result(TallyKey key, Tally tally, RunScript.Crew crew) {

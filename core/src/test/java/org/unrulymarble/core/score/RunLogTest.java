@@ -36,6 +36,7 @@ class RunLogTest {
         assertThat(one(Measure.COUNT_IN_TIME))
                 .isEqualTo(new RoundResult("ada", WORK, 1, 5, 5, 1, 6, RoundResult.Source.ADULT, List.of()));
         assertThat(one(Measure.LONGEST_RUN).score()).isEqualTo(3);
+        assertThat(fold(Measure.COUNT_IN_TIME, null).touchesPerPupil()).isEqualTo(6);
     }
 
     @Test

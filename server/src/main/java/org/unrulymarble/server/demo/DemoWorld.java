@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,6 +37,7 @@ import org.unrulymarble.server.store.SpaceRow;
 class DemoWorld {
 
     private static final int LESSONS_BEFORE = 11;
+    private static final String NEXT_LESSON = "Sail loft, wet Tuesday";
     private static final List<List<String>> TAUGHT = List.of(
             List.of("low-and-loud-dribble", "clap-and-collect", "sock-bullseye"),
             List.of("wall-and-back", "round-the-middle", "bound-and-freeze"),
@@ -86,7 +88,7 @@ class DemoWorld {
         as(okafor, () -> {
             history(turnstone, spaces.get("Sail loft"), tuesday, plans, 61);
             history(dunlin, spaces.get("Rope yard"), thursday, plans, 52);
-            plan(turnstone, spaces.get("Sail loft"), "Sail loft, wet Tuesday", tuesday, plans.wetTuesday());
+            plan(turnstone, spaces.get("Sail loft"), NEXT_LESSON, tuesday, plans.wetTuesday());
             plan(dunlin, spaces.get("Cloakroom corridor"), "Corridor lanes", thursday, plans.corridorLanes());
             for (int day = 0; day < 4; day++)
                 plan(
@@ -105,6 +107,20 @@ class DemoWorld {
                     next(DayOfWeek.FRIDAY),
                     plans.jackNight());
         });
+    }
+
+    /** Moves the whole world on by whole weeks once its next lesson has gone by, so that the demo never looks stale. */
+    @Transactional
+    void keepFresh() {
+        LocalDate next = (LocalDate) store.createQuery("select max(l.onDay) from LessonRow l where l.name = :name")
+                .setParameter("name", NEXT_LESSON)
+                .getSingleResult();
+        LocalDate today = LocalDate.now(clock);
+        if (next == null || !next.isBefore(today)) return;
+        long days = 7 * ((ChronoUnit.DAYS.between(next, today) + 6) / 7);
+        for (String table : List.of("lesson", "attempt", "run"))
+            store.createNativeQuery("update " + table + " set on_day = on_day + " + days)
+                    .executeUpdate();
     }
 
     private LocalDate next(DayOfWeek day) {

@@ -24,6 +24,7 @@ class Greeting implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (accounts.nobodyYet()) demo.ifAvailable(DemoWorld::fill);
+        else demo.ifAvailable(DemoWorld::keepFresh);
     }
 
     @EventListener

@@ -1,0 +1,133 @@
+package org.unrulymarble.e2e.bench;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import java.util.zip.GZIPOutputStream;
+import org.unrulymarble.e2e.Browser;
+import org.unrulymarble.e2e.MarbleServer;
+
+/** Measures what the issues put numbers on: bundle, start, a change of the plan as seen on screen, saves before kill -9. Bounded. */
+public final class ServerBench {
+
+    private static final int KILLS = 20;
+    private static final int CHANGES = 40;
+
+    public static void main(String[] args) throws IOException {
+        bundle();
+        starts();
+        try (MarbleServer server = new MarbleServer(true).start();
+                Browser browser = new Browser().at(server.address())) {
+            browser.signIn("okafor");
+            planChanges(browser);
+            kills(server, browser);
+        }
+        System.exit(0);
+    }
+
+    /** Script of the first view: what index.html names, gzipped. */
+    private static void bundle() throws IOException {
+        Path dist = Path.of("../web/dist");
+        if (!Files.isDirectory(dist)) dist = Path.of("web/dist");
+        Matcher scripts = Pattern.compile("/assets/[^\"]+\\.js").matcher(Files.readString(dist.resolve("index.html")));
+        long bytes = 0;
+        while (scripts.find()) bytes += gzipped(dist.resolve(scripts.group().substring(1)));
+        long all = 0;
+        try (Stream<Path> files = Files.list(dist.resolve("assets"))) {
+            for (Path f : files.filter(p -> p.toString().endsWith(".js")).toList()) all += gzipped(f);
+        }
+        say(
+                "script of the first view, gzipped: %d kB (wanted: at most 220); of all views: %d kB",
+                bytes / 1000, all / 1000);
+    }
+
+    private static long gzipped(Path file) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(out)) {
+            Files.copy(file, gzip);
+        }
+        return out.size();
+    }
+
+    private static void starts() {
+        List<Double> sec = new ArrayList<>();
+        MarbleServer server = new MarbleServer(true).start();
+        server.close();
+        for (int i = 0; i < 5; i++) {
+            long from = System.nanoTime();
+            server.start();
+            sec.add((System.nanoTime() - from) / 1e9);
+            server.close();
+        }
+        say("ready from the packed jar, data there already: %s s (wanted: at most 10)", spread(sec));
+    }
+
+    /** From the key in the field to the new clock on the screen, with the demo's lesson. */
+    private static void planChanges(Browser browser) {
+        browser.press("Open the plan");
+        browser.press("Wall serve, stepping back");
+        browser.see("[aria-label='Work, s']");
+        List<Double> ms = new ArrayList<>();
+        for (int i = 0; i < CHANGES; i++) {
+            Object took =
+                    ((org.openqa.selenium.JavascriptExecutor) browser.driver()).executeAsyncScript("""
+                            const done = arguments[arguments.length - 1];
+                            const field = document.querySelector("[aria-label='Work, s']");
+                            const total = document.querySelector('[data-testid=total]');
+                            const from = performance.now();
+                            new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => done(performance.now() - from)); })
+                              .observe(total, {characterData: true, subtree: true, childList: true});
+                            Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, String(arguments[0]));
+                            field.dispatchEvent(new Event('input', {bubbles: true}));
+                            """, 45 + i % 2 * 5);
+            ms.add(((Number) took).doubleValue());
+        }
+        say("a changed dose, from key to new clock on screen: %s ms (wanted: 150)", spread(ms.subList(5, ms.size())));
+    }
+
+    /** Saves a lesson's name, kills the server right after the answer, starts it again and looks. */
+    private static void kills(MarbleServer server, Browser browser) throws IOException {
+        String url = browser.driver().getCurrentUrl();
+        String path = "/api/lessons/" + url.substring(url.lastIndexOf('/') + 1);
+        int lost = 0;
+        for (int i = 0; i < KILLS; i++) {
+            String before = (String) browser.request("GET", path, null).get("body");
+            String name = "Killed " + i;
+            Map<String, Object> answer = browser.request(
+                    "PUT", path, before.replaceFirst("\"name\":\"[^\"]*\"", "\"name\":\"" + name + "\""));
+            if (!Long.valueOf(200).equals(answer.get("status")))
+                throw new IllegalStateException("not saved: " + answer);
+            server.kill().start();
+            String after = (String) browser.request("GET", path, null).get("body");
+            if (!after.contains("\"name\":\"" + name + "\"")) lost++;
+        }
+        say("acknowledged saves lost in %d kills -9: %d (wanted: 0)", KILLS, lost);
+        say("the demo's store after that: %d kB", Files.size(server.data().resolve("demo.mv.db")) / 1000);
+    }
+
+    private static String spread(List<Double> values) {
+        double[] sorted = values.stream().mapToDouble(v -> v).sorted().toArray();
+        return String.format(
+                Locale.ENGLISH,
+                "median %.1f, least %.1f, most %.1f of %d",
+                sorted[sorted.length / 2],
+                sorted[0],
+                Arrays.stream(sorted).max().orElseThrow(),
+                sorted.length);
+    }
+
+    private static void say(String text, Object... figures) {
+        System.out.printf(Locale.ENGLISH, text + "%n", figures);
+    }
+
+    private ServerBench() {}
+}
