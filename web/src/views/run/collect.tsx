@@ -54,6 +54,7 @@ export function Collect({
       aria-label="Collect the numbers"
       className="border-t-4 border-chalk pt-3"
       onSubmit={(e) => e.preventDefault()}
+      onKeyDown={(e) => e.key === "Escape" && onClose()}
     >
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2>
@@ -75,7 +76,7 @@ export function Collect({
             </button>
           )}
           <button type="button" className="btn btn-small" data-after onClick={onClose}>
-            Done
+            Done <kbd className="hidden text-sm font-normal opacity-75 sm:inline">esc</kbd>
           </button>
         </span>
       </div>

@@ -1,11 +1,14 @@
 package org.unrulymarble.e2e;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 
 /** One server with the demo and one browser for all journeys; both end with the test run. */
-public final class OneBrowser implements BeforeAllCallback, AutoCloseable {
+public final class OneBrowser implements BeforeAllCallback, TestExecutionExceptionHandler, AutoCloseable {
 
     private static MarbleServer server;
     private static Browser browser;
@@ -16,6 +19,14 @@ public final class OneBrowser implements BeforeAllCallback, AutoCloseable {
         server = new MarbleServer(true).start();
         browser = new Browser().at(server.address());
         context.getRoot().getStore(Namespace.GLOBAL).put("one browser", this);
+    }
+
+    /** What the screen showed when a journey failed, in target/failures. */
+    @Override
+    public void handleTestExecutionException(ExtensionContext context, Throwable failure) throws Throwable {
+        Path folder = Files.createDirectories(Path.of("target", "failures"));
+        browser.picture(folder.resolve(context.getDisplayName().replaceAll("\\W+", "-") + ".png"));
+        throw failure;
     }
 
     static MarbleServer server() {

@@ -107,6 +107,7 @@ public final class Shots {
         browser.await("to come to the work of " + task, d -> {
             String face = browser.see("header").getText();
             if (face.contains(task) && face.contains("Work")) return true;
+            if (browser.shows("form[aria-label='Collect the numbers']")) browser.keys(Keys.ESCAPE);
             browser.keys(Keys.ARROW_RIGHT);
             return null;
         });
