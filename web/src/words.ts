@@ -1,4 +1,15 @@
-import type { Attempt, Block, BlockPlan, Family, LessonPlan, RoundResult, Rung, Side, Spots } from "./api/types";
+import type {
+  Attempt,
+  Block,
+  BlockPlan,
+  Challenge,
+  Family,
+  LessonPlan,
+  RoundResult,
+  Rung,
+  Side,
+  Spots,
+} from "./api/types";
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 
@@ -149,6 +160,13 @@ export function score(a: Pick<Attempt, "score" | "tries" | "workSec">, rung: Run
   if (rung?.measure === "HITS_OF_N" && a.tries) return `${a.score} of ${a.tries}`;
   const inTime = rung?.measure === "COUNT_IN_TIME" && a.workSec ? ` in ${a.workSec} s` : "";
   return `${a.score}${inTime}`;
+}
+
+/** "best 20 in 40 s, last 17 in 40 s" */
+export function bestAndLast(s: Challenge["sides"][number], rung: Rung | undefined): string {
+  const best = score({ score: s.best, tries: null, workSec: s.bestWorkSec }, rung);
+  const last = score({ score: s.last, tries: null, workSec: s.lastWorkSec }, rung);
+  return `best ${best}, last ${last}`;
 }
 
 export function bell(plan: LessonPlan): string {

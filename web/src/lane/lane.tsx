@@ -82,6 +82,11 @@ export function Lane({
             opacity="0.55"
           />
         )}
+        <g aria-hidden>
+          <line x1={x(bellSec)} x2={x(bellSec)} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />
+          <path d={`M${x(bellSec) - 6} ${top - 10}a6 7 0 0 1 12 0v3h-12z`} fill="var(--axis)" />
+          <circle cx={x(bellSec)} cy={top - 5} r="2" fill="var(--axis)" />
+        </g>
         {blocks.slice(1).map((b, i) => {
           const from = blocks[i];
           return (
@@ -142,6 +147,9 @@ export function Lane({
                   y={y(b.effort) - THICK / 2 - 7}
                   fontSize="13"
                   fontWeight="650"
+                  paintOrder="stroke"
+                  stroke="var(--ground)"
+                  strokeWidth="4"
                   fill="var(--label)"
                 >
                   {shown}
@@ -151,11 +159,6 @@ export function Lane({
           );
         })}
         <line x1={left} x2={x(endSec)} y1={baseY} y2={baseY} stroke="var(--axis)" strokeWidth="2.500" />
-        <g aria-hidden>
-          <line x1={x(bellSec)} x2={x(bellSec)} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />
-          <path d={`M${x(bellSec) - 6} ${top - 10}a6 7 0 0 1 12 0v3h-12z`} fill="var(--axis)" />
-          <circle cx={x(bellSec)} cy={top - 5} r="2" fill="var(--axis)" />
-        </g>
         {atSec !== undefined && <image href="/marble.svg" x={x(atSec) - 13} y={baseY - 26} width="26" height="26" />}
       </svg>
     </div>

@@ -52,7 +52,7 @@ export function AddBlock({
                     {l.footprint.needsWall ? "at a wall" : `${l.footprint.lengthM} × ${l.footprint.widthM} m`}
                   </span>
                 </span>
-                <span className="flex flex-wrap gap-1.5">
+                <span className="flex flex-wrap items-start gap-1.5">
                   {l.rungs.map((r, i) => (
                     <button
                       key={r.id}

@@ -6,7 +6,7 @@ import type { Challenge, ClassRecord, Ladder } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count, day, gate, side } from "../../words";
+import { bestAndLast, count, day, gate, side } from "../../words";
 
 /** Who completed which challenge; one ladder at a time with bests, last results and rounds. */
 export function ClassView() {
@@ -194,7 +194,7 @@ function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: La
                               {s.side !== "NONE" && s.side !== "STRONG" && (
                                 <span className="text-soft">{side[s.side]}: </span>
                               )}
-                              best <span className="clock">{s.best}</span>, last <span className="clock">{s.last}</span>
+                              {bestAndLast(s, r)}
                             </span>
                           ))}
                           <span className="block text-sm text-soft">

@@ -5,7 +5,7 @@ import { ladders, pupilRecord } from "../../api/queries";
 import type { Ladder, PupilRecord } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count, countedBy, day, gate, modifier, score, side } from "../../words";
+import { bestAndLast, count, countedBy, day, gate, modifier, score, side } from "../../words";
 
 const FIRST_SHOWN = 60;
 
@@ -83,7 +83,7 @@ function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
                   {c.sides
                     .map((s) => {
                       const which = s.side === "NONE" || s.side === "STRONG" ? "" : `${side[s.side]} `;
-                      return `${which}best ${s.best}, last ${s.last}${s.workSec && r.measure === "COUNT_IN_TIME" ? ` in ${s.workSec} s` : ""}`;
+                      return `${which}${bestAndLast(s, r)}`;
                     })
                     .join(" · ")}
                 </span>

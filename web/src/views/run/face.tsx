@@ -77,9 +77,11 @@ export function Face({
     </>
   );
   return (
-    <header className="grid items-center gap-x-10 gap-y-2 md:grid-cols-[auto_minmax(0,1fr)]">
+    <header
+      className={`grid items-center gap-x-10 gap-y-2 ${small ? "grid-cols-[auto_minmax(0,1fr)]" : "lg:grid-cols-[auto_minmax(0,1fr)]"}`}
+    >
       <p
-        className={`digits min-w-[2.1em] ${small ? "text-7xl" : "text-[clamp(6rem,17vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
+        className={`digits min-w-[2.1em] ${small ? "text-7xl" : "text-[clamp(6rem,26vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
         role="timer"
         aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(left / 1000))} left`}
       >

@@ -141,9 +141,20 @@ public final class Browser implements AutoCloseable {
                     .orElse(null);
             if (button == null) return null;
             script("arguments[0].scrollIntoView({block: 'center'})", button);
+            if (!rests(button)) return null;
             button.click();
             return true;
         });
+    }
+
+    /** Whether an element stands still: fonts are there, and it is where it was a frame ago. A press on a moving one would miss. */
+    private boolean rests(WebElement element) {
+        return (Boolean) driver.executeAsyncScript("""
+                const [element, done] = arguments;
+                const at = () => JSON.stringify(element.getBoundingClientRect());
+                const before = at();
+                requestAnimationFrame(() => requestAnimationFrame(() => done(document.fonts.status === 'loaded' && before === at())));
+                """, element);
     }
 
     /** Chooses from a list by the name of the list and the words of the choice. */

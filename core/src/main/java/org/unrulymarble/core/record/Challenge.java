@@ -7,8 +7,8 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.score.Side;
@@ -33,11 +33,19 @@ public record Challenge(
         int tries) {
 
     /**
-     * @param best among rounds as long as the last one, since other lengths do not compare
-     * @param workSec length of the last round, or null if it was not by the clock
+     * @param best the best round; counts in times of different length are compared as rates, and the best keeps its own length
+     * @param bestWorkSec length of the best round, or null if it was not by the clock
+     * @param lastWorkSec length of the last round, or null if it was not by the clock
      * @param metOn first day on which this side met the gate, or null
      */
-    public record SideRecord(Side side, int best, int last, LocalDate lastOn, Integer workSec, LocalDate metOn) {}
+    public record SideRecord(
+            Side side,
+            int best,
+            Integer bestWorkSec,
+            int last,
+            Integer lastWorkSec,
+            LocalDate lastOn,
+            LocalDate metOn) {}
 
     public boolean completed() {
         return completedOn != null;
@@ -109,15 +117,26 @@ public record Challenge(
         List<SideRecord> out = new ArrayList<>();
         bySide.forEach((side, tried) -> {
             Attempt last = tried.get(tried.size() - 1);
-            Comparator<Integer> better =
-                    rung.measure().lessIsBetter() ? Comparator.reverseOrder() : Comparator.naturalOrder();
-            int best = tried.stream()
-                    .filter(a -> Objects.equals(a.workSec(), last.workSec()))
-                    .map(Attempt::score)
-                    .max(better)
-                    .orElseThrow();
-            out.add(new SideRecord(side, best, last.score(), last.on(), last.workSec(), metOn(rung, tried, side)));
+            Attempt best = tried.stream().max(byMerit(rung.measure())).orElseThrow();
+            out.add(new SideRecord(
+                    side,
+                    best.score(),
+                    best.workSec(),
+                    last.score(),
+                    last.workSec(),
+                    last.on(),
+                    metOn(rung, tried, side)));
         });
         return out;
+    }
+
+    /** Counts in a time compare as rates, since lengths may differ; of equal rates the longer round is the better one. */
+    private static Comparator<Attempt> byMerit(Measure measure) {
+        Comparator<Attempt> byScore = Comparator.comparing(Attempt::score);
+        if (measure.lessIsBetter()) return byScore.reversed();
+        if (measure != Measure.COUNT_IN_TIME) return byScore;
+        return Comparator.<Attempt>comparingDouble(
+                        a -> a.workSec() == null || a.workSec() == 0 ? 0 : (double) a.score() / a.workSec())
+                .thenComparing(byScore);
     }
 }

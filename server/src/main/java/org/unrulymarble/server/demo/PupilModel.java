@@ -52,7 +52,7 @@ final class PupilModel {
     }
 
     private double chance(Family family, int rungNumber, Side side) {
-        double logit = skill[family.ordinal()] + 0.6 - 0.6 * rungNumber;
+        double logit = skill[family.ordinal()] + 0.3 - 0.6 * rungNumber;
         boolean other = strongHand == PupilDetails.Hand.RIGHT ? side == Side.LEFT : side == Side.RIGHT;
         if (other) logit -= otherHandGap;
         return 1 / (1 + Math.exp(-logit));
@@ -63,7 +63,7 @@ final class PupilModel {
         int hits = 0;
         int misses = 0;
         while (true) {
-            boolean hit = random.nextDouble() < 0.72 + 0.28 * p;
+            boolean hit = random.nextDouble() < 0.82 + 0.18 * p;
             left -= pace * (hit ? rung.pace().hitSec() : rung.pace().missSec());
             if (left < 0) return new Round(hits, hits, misses);
             if (hit) hits++;

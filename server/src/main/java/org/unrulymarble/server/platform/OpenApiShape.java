@@ -29,6 +29,8 @@ class OpenApiShape {
             "reason",
             "meanwhile",
             "workSec",
+            "bestWorkSec",
+            "lastWorkSec",
             "reps",
             "secPerRep",
             "birthYear",
