@@ -6,7 +6,7 @@ import { classes, session } from "./api/queries";
 import type { Who } from "./api/types";
 import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
 import { Choice } from "./ui/choice";
-import { Failed, Loading } from "./ui/states";
+import { Empty, Failed, Loading } from "./ui/states";
 import { SignIn } from "./views/session/sign-in";
 import { Today } from "./views/today/today";
 
@@ -43,13 +43,18 @@ export function App() {
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
           <Route path="/store" element={<StoreView />} />
-          <Route
-            path="*"
-            element={<Failed error={new Error("There is no such page. Choose one from the bar above.")} />}
-          />
+          <Route path="*" element={<NoPage />} />
         </Route>
       </Routes>
     </Suspense>
+  );
+}
+
+function NoPage() {
+  return (
+    <Empty title="There is no such page">
+      <p>Choose one from the bar above.</p>
+    </Empty>
   );
 }
 

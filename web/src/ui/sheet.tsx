@@ -24,6 +24,13 @@ export function Sheet({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/55" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={(e) => {
+            // What is to be filled in comes first, not the way out.
+            const field = e.currentTarget instanceof HTMLElement && e.currentTarget.querySelector<HTMLElement>("input");
+            if (!field) return;
+            e.preventDefault();
+            field.focus();
+          }}
           className={`fixed top-1/2 left-1/2 z-50 flex max-h-[92dvh] -translate-x-1/2 -translate-y-1/2 flex-col border-t-8 border-throw p-6 ${night ? "on-night bg-dusk text-chalk" : "bg-sheet"}`}
           style={{ width: `min(96vw, ${wide ? "60rem" : "34rem"})` }}
         >

@@ -9,7 +9,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
@@ -134,17 +133,25 @@ public final class Browser implements AutoCloseable {
         By begins = By.xpath(pressable + "[starts-with(normalize-space(.), " + q + ")]");
         By named = By.xpath(pressable + "[contains(@aria-label, " + q + ")]");
         await("to press " + words, d -> {
-            WebElement button = Stream.of(begins, named)
-                    .flatMap(by -> driver.findElements(by).stream())
-                    .filter(e -> e.isDisplayed() && e.isEnabled())
-                    .findFirst()
-                    .orElse(null);
+            WebElement button = pressable(begins);
+            if (button == null) {
+                WebElement other = pressable(named);
+                // The page may have come between the two looks: what begins with the words has the first claim.
+                button = other == null || pressable(begins) != null ? null : other;
+            }
             if (button == null) return null;
             script("arguments[0].scrollIntoView({block: 'center'})", button);
             if (!rests(button)) return null;
             button.click();
             return true;
         });
+    }
+
+    private WebElement pressable(By by) {
+        return driver.findElements(by).stream()
+                .filter(e -> e.isDisplayed() && e.isEnabled())
+                .findFirst()
+                .orElse(null);
     }
 
     /** Whether an element stands still: fonts are there, and it is where it was a frame ago. A press on a moving one would miss. */

@@ -35,6 +35,24 @@ public final class Checks {
         return this;
     }
 
+    /** Metres, 0 to 200. */
+    public Checks length(String field, Double metres) {
+        return range(field, metres, 0, 200);
+    }
+
+    /** Degrees between -90 and 90, neither of them reached. */
+    public Checks angle(String field, Double deg) {
+        return between(field, deg, -90, 90);
+    }
+
+    /** As range, but both limits are refused. */
+    public Checks between(String field, Number value, double low, double high) {
+        if (value == null) add(field, Fault.Rule.REQUIRED);
+        else if (!(value.doubleValue() > low && value.doubleValue() < high))
+            add(field, Fault.Rule.BETWEEN, plain(low), plain(high));
+        return this;
+    }
+
     /** Whole seconds, 0 to four hours. */
     public Checks seconds(String field, Integer value) {
         return range(field, value, 0, MAX_SEC);

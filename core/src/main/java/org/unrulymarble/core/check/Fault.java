@@ -17,6 +17,7 @@ public record Fault(String field, Rule rule, List<Object> figures) {
 
     /** The same fault seen from one level up: {@code sets} under {@code blocks[2]} is {@code blocks[2].sets}. */
     public Fault under(String parent) {
+        if (parent.isEmpty()) return this;
         String path = field.isEmpty() ? parent : field.startsWith("[") ? parent + field : parent + "." + field;
         return new Fault(path, rule, figures);
     }
@@ -39,6 +40,18 @@ public record Fault(String field, Rule rule, List<Object> figures) {
         UNKNOWN,
         /** Two fields that do not fit each other; figures: the other field. */
         AT_LEAST_FIELD,
+        /** Two fields that do not fit each other; figures: the other field. */
+        AT_MOST_FIELD,
+        /** Two fields that do not fit each other; figures: the other field. */
+        ABOVE_FIELD,
+        /** A number that must lie between two limits without reaching them; figures: the limits. */
+        BETWEEN,
+        /** Counts that are all nought; figures: none. */
+        SOME_THROWS,
+        /** More choices than one question may hold; figures: the most. */
+        OPTIONS,
+        /** Text with a letter that is not allowed; figures: the letters allowed. */
+        LETTERS,
         /** The same id used twice; figures: the id. */
         TWICE,
         /** Not readable as the kind of value that is wanted; figures: what it must be. */

@@ -1,0 +1,154 @@
+package org.unrulymarble.core.aim;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.optim.MaxEval;
+import org.hipparchus.optim.nonlinear.scalar.GoalType;
+import org.hipparchus.optim.univariate.BrentOptimizer;
+import org.hipparchus.optim.univariate.SearchInterval;
+import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
+import org.hipparchus.optim.univariate.UnivariatePointValuePair;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+
+/**
+ * How good the aim is, from counts per ring. Source: scatter alike in all directions about a true aim (share within r = 1 - exp(-r^2 / 2 s^2)),
+ * s by maximum likelihood; the interval is where twice the log-likelihood has fallen by the 90 % point of chi-square with one degree.
+ *
+ * @param verdict TOO_FAR and TOO_EASY stand alone; all else is null then
+ */
+public record Rings(
+        Verdict verdict,
+        Double sigmaCm,
+        Double sigmaLowCm,
+        Double sigmaHighCm,
+        List<Double> ringShare,
+        Double outsideShare,
+        Double pointsPerThrow,
+        Double radiusForShareCm,
+        Double distanceForShareM) {
+
+    private static final double CHI_SQUARE_90 = 2.705543454;
+
+    /** Whether the counts say anything about the scatter. */
+    public enum Verdict {
+        OK,
+        TOO_FAR,
+        TOO_EASY
+    }
+
+    /** outerRadiusCm above 0 to 20,000, points -1,000 to 1,000. */
+    public record Ring(Double outerRadiusCm, Double points) {
+        public Ring {
+            new Checks()
+                    .above("outerRadiusCm", outerRadiusCm, 0, 20_000)
+                    .range("points", points, -1000, 1000)
+                    .done();
+        }
+    }
+
+    /** 1 to 12 rings from the middle out; hits one for each ring, 0 to 100,000; wantShare between 0 and 1. */
+    public record RingsAsk(List<Ring> rings, List<Integer> hits, Integer outside, Double distanceM, Double wantShare) {
+        public RingsAsk {
+            Checks checks = new Checks()
+                    .entries("rings", rings, 1, 12)
+                    .required("hits", hits)
+                    .range("outside", outside, 0, 100_000)
+                    .length("distanceM", distanceM)
+                    .between("wantShare", wantShare, 0, 1);
+            checks.done();
+            checks.entries("hits", hits, rings.size(), rings.size()).done();
+            long throwsMade = outside;
+            for (int i = 0; i < rings.size(); i++) {
+                checks.range("hits[" + i + "]", hits.get(i), 0, 100_000);
+                if (i > 0)
+                    checks.that(
+                            rings.get(i).outerRadiusCm() > rings.get(i - 1).outerRadiusCm(),
+                            "rings[" + i + "].outerRadiusCm",
+                            Fault.Rule.ABOVE_FIELD,
+                            "rings[" + (i - 1) + "].outerRadiusCm");
+                throwsMade += hits.get(i);
+            }
+            checks.that(throwsMade > 0, "hits", Fault.Rule.SOME_THROWS).done();
+            rings = List.copyOf(rings);
+            hits = List.copyOf(hits);
+        }
+    }
+
+    public static Rings of(RingsAsk ask) {
+        long inside = ask.hits().stream().mapToLong(h -> h).sum();
+        if (inside == 0) return alone(Verdict.TOO_FAR);
+        if (ask.outside() == 0 && ask.hits().get(0) == inside) return alone(Verdict.TOO_EASY);
+
+        double first = Math.log(ask.rings().get(0).outerRadiusCm());
+        double last = Math.log(lastRadius(ask));
+        double from = first - 6;
+        double to = last + 9;
+        UnivariateFunction logLikelihood = logSigma -> logLikelihood(ask, Math.exp(logSigma));
+        UnivariatePointValuePair best = new BrentOptimizer(1e-11, 1e-13)
+                .optimize(
+                        new MaxEval(500),
+                        new UnivariateObjectiveFunction(logLikelihood),
+                        GoalType.MAXIMIZE,
+                        new SearchInterval(from, to, (first + last) / 2));
+        UnivariateFunction fallen = x -> 2 * (best.getValue() - logLikelihood.value(x)) - CHI_SQUARE_90;
+        BracketingNthOrderBrentSolver solver = new BracketingNthOrderBrentSolver(1e-12, 5);
+        double low = solver.solve(500, fallen, from, best.getPoint());
+        double high = solver.solve(500, fallen, best.getPoint(), to);
+        return told(ask, Math.exp(best.getPoint()), Math.exp(low), Math.exp(high));
+    }
+
+    private static Rings told(RingsAsk ask, double sigma, double low, double high) {
+        List<Double> shares = new ArrayList<>();
+        double points = 0;
+        double inner = 0;
+        for (Ring ring : ask.rings()) {
+            double share = Math.exp(-half(inner, sigma)) - Math.exp(-half(ring.outerRadiusCm(), sigma));
+            shares.add(share);
+            points += share * ring.points();
+            inner = ring.outerRadiusCm();
+        }
+        double radius = sigma * Math.sqrt(-2 * Math.log1p(-ask.wantShare()));
+        return new Rings(
+                Verdict.OK,
+                sigma,
+                low,
+                high,
+                List.copyOf(shares),
+                Math.exp(-half(inner, sigma)),
+                points,
+                radius,
+                ask.distanceM() * lastRadius(ask) / radius);
+    }
+
+    private static double logLikelihood(RingsAsk ask, double sigma) {
+        double sum = ask.outside() * -half(lastRadius(ask), sigma);
+        double inner = 0;
+        for (int i = 0; i < ask.rings().size(); i++) {
+            double outer = ask.rings().get(i).outerRadiusCm();
+            int hits = ask.hits().get(i);
+            // log(exp(-a) - exp(-b)) = -a + log(1 - exp(a - b)), which keeps its digits for thin rings and far ones.
+            if (hits > 0) {
+                double a = half(inner, sigma);
+                sum += hits * (-a + Math.log(-Math.expm1(a - half(outer, sigma))));
+            }
+            inner = outer;
+        }
+        return sum;
+    }
+
+    private static double half(double radius, double sigma) {
+        double z = radius / sigma;
+        return z * z / 2;
+    }
+
+    private static double lastRadius(RingsAsk ask) {
+        return ask.rings().get(ask.rings().size() - 1).outerRadiusCm();
+    }
+
+    private static Rings alone(Verdict verdict) {
+        return new Rings(verdict, null, null, null, null, null, null, null, null);
+    }
+}

@@ -1,0 +1,2 @@
+/** What is likely: streaks, odds, mastery. */
+package org.unrulymarble.core.chance;
