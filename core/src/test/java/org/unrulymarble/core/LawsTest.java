@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -12,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.unrulymarble.core.aim.Rings;
+import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.chance.Streak;
 import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.clock.Fit;
@@ -21,6 +23,9 @@ import org.unrulymarble.core.clock.Timing;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.TossForClaps;
 import org.unrulymarble.core.flight.WallMark;
+import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Spots;
 
 /** What must hold of the reckonings whatever is asked, over seeded questions. */
 class LawsTest {
@@ -157,6 +162,35 @@ class LawsTest {
                     if (total(ask, other) <= ask.targetSec())
                         assertThat(cost(ask, other)).isGreaterThanOrEqualTo(fit.cost() - 1e-9);
                 }
+    }
+
+    /** At the far end of what may be asked every figure is still a number. */
+    @Test
+    void at_their_bounds_the_answers_stay_finite() {
+        List<Rings.Ring> thin = List.of(new Rings.Ring(1e-300, 5.0), new Rings.Ring(20_000.0, 1.0));
+        Rings rings = Rings.of(new Rings.RingsAsk(thin, List.of(100_000, 1), 100_000, 200.0, 1e-9));
+        Streak streak = Streak.of(new Streak.StreakAsk(0.9999, 1000, 14_400, 0.01, 1e-6));
+        Mastery mastery = Mastery.of(new Mastery.MasteryAsk(
+                Collections.nCopies(10_000, new Mastery.Evidence(0.0, 100_000, 25_000)), 1e-6, 0.8, 0.5, 0.8, 5.0));
+        Spots spots = Spots.of(new Spots.SpotsAsk(
+                new Space(200.0, 200.0, null, null), new Footprint(1e-9, 1e-9, 0.0, 0.0, false, false, null), 500, 1));
+        Fit.FitBlock wide = new Fit.FitBlock(0, 0, 0, 2, Dose.byClock(30), 2, 0, 1, 0, 0, true, 1, 6, 5, 500, 1e6);
+        Fit fit = Fit.of(new Fit.FitAsk(RestRule.AFTER_EVERY_SET, 0, 14_400, Collections.nCopies(20, wide)));
+
+        assertThat(List.of(
+                        rings.sigmaCm(),
+                        rings.sigmaLowCm(),
+                        rings.sigmaHighCm(),
+                        rings.radiusForShareCm(),
+                        rings.distanceForShareM(),
+                        streak.chance(),
+                        mastery.chanceHolds(),
+                        mastery.chanceBelowFloor(),
+                        fit.cost()))
+                .allMatch(Double::isFinite);
+        assertThat(mastery.chanceHolds()).as("held exactly, by a billion tries").isBetween(0.49, 0.51);
+        assertThat(spots.waves()).isEqualTo(1);
+        assertThat(fit.totalSec()).isEqualTo(14_400);
     }
 
     /** Share of many played rounds that hold such a run. */

@@ -31,6 +31,9 @@ public record Rings(
         Double distanceForShareM) {
 
     private static final double CHI_SQUARE_90 = 2.705543454;
+    private static final int COARSE_STEPS = 400;
+    /** Keeps the search finite where a scatter is out of the question. */
+    private static final double LEAST_LOG = -1e250;
 
     /** Whether the counts say anything about the scatter. */
     public enum Verdict {
@@ -82,22 +85,47 @@ public record Rings(
         if (inside == 0) return alone(Verdict.TOO_FAR);
         if (ask.outside() == 0 && ask.hits().get(0) == inside) return alone(Verdict.TOO_EASY);
 
-        double first = Math.log(ask.rings().get(0).outerRadiusCm());
-        double last = Math.log(lastRadius(ask));
-        double from = first - 6;
-        double to = last + 9;
-        UnivariateFunction logLikelihood = logSigma -> logLikelihood(ask, Math.exp(logSigma));
+        double[] bounds = bounds(ask, inside + ask.outside());
+        double from = bounds[0];
+        double to = bounds[1];
+        UnivariateFunction logLikelihood = logSigma -> Math.max(LEAST_LOG, logLikelihood(ask, logSigma));
         UnivariatePointValuePair best = new BrentOptimizer(1e-11, 1e-13)
                 .optimize(
-                        new MaxEval(500),
+                        new MaxEval(5000),
                         new UnivariateObjectiveFunction(logLikelihood),
                         GoalType.MAXIMIZE,
-                        new SearchInterval(from, to, (first + last) / 2));
+                        around(logLikelihood, from, to));
         UnivariateFunction fallen = x -> 2 * (best.getValue() - logLikelihood.value(x)) - CHI_SQUARE_90;
         BracketingNthOrderBrentSolver solver = new BracketingNthOrderBrentSolver(1e-12, 5);
-        double low = solver.solve(500, fallen, from, best.getPoint());
-        double high = solver.solve(500, fallen, best.getPoint(), to);
+        double low = solver.solve(5000, fallen, from, best.getPoint());
+        double high = solver.solve(5000, fallen, best.getPoint(), to);
         return told(ask, Math.exp(best.getPoint()), Math.exp(low), Math.exp(high));
+    }
+
+    /** The likelihood has one peak: a coarse look finds the stretch that holds it. */
+    private static SearchInterval around(UnivariateFunction logLikelihood, double from, double to) {
+        double step = (to - from) / COARSE_STEPS;
+        double best = from;
+        for (int i = 1; i <= COARSE_STEPS; i++)
+            if (logLikelihood.value(from + i * step) > logLikelihood.value(best)) best = from + i * step;
+        return new SearchInterval(best - step, best + step, best);
+    }
+
+    /**
+     * Logarithms of scatters between which the likeliest one and its interval must lie: 2 s^2 is the mean of squared distances, each throw's lies
+     * between its ring's edges, and one of many may be all that is known.
+     */
+    private static double[] bounds(RingsAsk ask, long throwsMade) {
+        double nearest = lastRadius(ask);
+        double furthest = 0;
+        for (int i = 0; i < ask.rings().size(); i++) {
+            if (ask.hits().get(i) == 0) continue;
+            furthest = ask.rings().get(i).outerRadiusCm();
+            if (i > 0) nearest = Math.min(nearest, ask.rings().get(i - 1).outerRadiusCm());
+        }
+        if (ask.outside() > 0) furthest = lastRadius(ask);
+        double many = Math.log(2.0 * throwsMade) / 2;
+        return new double[] {Math.log(nearest) - many - 3, Math.log(furthest) + many + 3};
     }
 
     private static Rings told(RingsAsk ask, double sigma, double low, double high) {
@@ -120,23 +148,30 @@ public record Rings(
                 Math.exp(-half(inner, sigma)),
                 points,
                 radius,
-                ask.distanceM() * lastRadius(ask) / radius);
+                Math.min(Double.MAX_VALUE, ask.distanceM() * lastRadius(ask) / radius));
     }
 
-    private static double logLikelihood(RingsAsk ask, double sigma) {
-        double sum = ask.outside() * -half(lastRadius(ask), sigma);
+    private static double logLikelihood(RingsAsk ask, double logSigma) {
+        double sigma = Math.exp(logSigma);
+        double sum = ask.outside() == 0 ? 0 : ask.outside() * -half(lastRadius(ask), sigma);
         double inner = 0;
         for (int i = 0; i < ask.rings().size(); i++) {
             double outer = ask.rings().get(i).outerRadiusCm();
             int hits = ask.hits().get(i);
-            // log(exp(-a) - exp(-b)) = -a + log(1 - exp(a - b)), which keeps its digits for thin rings and far ones.
-            if (hits > 0) {
-                double a = half(inner, sigma);
-                sum += hits * (-a + Math.log(-Math.expm1(a - half(outer, sigma))));
-            }
+            if (hits > 0) sum += hits * (logOfRest(inner, outer, logSigma) - half(inner, sigma));
             inner = outer;
         }
         return sum;
+    }
+
+    /**
+     * log(1 - exp(-x)) with x = (outer^2 - inner^2) / 2 s^2, from the logarithm of x, so that rings thinner than any number still count.
+     * With half(inner) it makes the logarithm of the ring's share.
+     */
+    private static double logOfRest(double inner, double outer, double logSigma) {
+        double logX = Math.log(outer - inner) + Math.log(outer + inner) - 2 * logSigma - Math.log(2);
+        if (logX < -20) return logX - Math.exp(logX) / 2;
+        return Math.log(-Math.expm1(-Math.exp(logX)));
     }
 
     private static double half(double radius, double sigma) {

@@ -12,10 +12,16 @@ import org.unrulymarble.core.check.Rounding;
  * @param waves how many waves the pupils make; 0 for no pupils, null where nothing fits
  * @param rows spots across the rows, 0 where nothing fits
  * @param columns spots in a row, 0 where nothing fits
- * @param placed the rectangles, measured from the corner of the room where wall and length begin; the wall runs along y = 0
+ * @param placed the rectangles, 2,000 at most, measured from the corner of the room where wall and length begin; the wall runs along y = 0
  * @param reason why nothing fits, or null
  */
-public record Spots(int spots, Integer waves, int rows, int columns, List<Placed> placed, Reason reason) {
+public record Spots(long spots, Integer waves, long rows, long columns, List<Placed> placed, Reason reason) {
+
+    /** As many rectangles as anybody can draw; the count goes on. */
+    private static final int MOST_PLACED = 2000;
+
+    /** Far beyond any room, and small enough that rows times columns can be counted. */
+    private static final double MOST_ALONG = 1e9;
 
     /** Why a space holds no spot. */
     public enum Reason {
@@ -55,7 +61,7 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
         Footprint f = ask.footprint();
         if (wall == null) return none(ask, Reason.NO_WALL);
         if (!Rounding.fits(f.lengthM() + f.edgeM(), wall.depthM())) return none(ask, Reason.TOO_LITTLE_DEPTH);
-        int columns = along(wall.runM(), f.widthM(), f);
+        long columns = along(wall.runM(), f.widthM(), f);
         if (columns == 0) return none(ask, Reason.WALL_TOO_SHORT);
         return placed(ask, columns, 1, f.widthM(), f.lengthM(), 0);
     }
@@ -63,16 +69,16 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
     private static Spots onFloor(SpotsAsk ask) {
         Space room = ask.space();
         Footprint f = ask.footprint();
-        int lengthwise = along(room.lengthM(), f.lengthM(), f);
-        int acrossLength = along(room.widthM(), f.widthM(), f);
-        int crosswise = along(room.lengthM(), f.widthM(), f);
-        int acrossCross = along(room.widthM(), f.lengthM(), f);
+        long lengthwise = along(room.lengthM(), f.lengthM(), f);
+        long acrossLength = along(room.widthM(), f.widthM(), f);
+        long crosswise = along(room.lengthM(), f.widthM(), f);
+        long acrossCross = along(room.widthM(), f.lengthM(), f);
         if (f.oneRow()) {
             lengthwise = Math.min(lengthwise, 1);
             acrossCross = Math.min(acrossCross, 1);
         }
-        int straight = lengthwise * acrossLength;
-        int turned = crosswise * acrossCross;
+        long straight = lengthwise * acrossLength;
+        long turned = crosswise * acrossCross;
         if (straight == 0 && turned == 0) return none(ask, Reason.FLOOR_TOO_SMALL);
         return straight >= turned
                 ? placed(ask, lengthwise, acrossLength, f.lengthM(), f.widthM(), f.edgeM())
@@ -80,22 +86,24 @@ public record Spots(int spots, Integer waves, int rows, int columns, List<Placed
     }
 
     /** How many of {@code sizeM} stand along {@code roomM}. */
-    private static int along(double roomM, double sizeM, Footprint f) {
-        return Math.max(0, Rounding.floor((roomM - 2 * f.edgeM() + f.gapM()) / (sizeM + f.gapM())));
+    private static long along(double roomM, double sizeM, Footprint f) {
+        double fit = Math.floor((roomM - 2 * f.edgeM() + f.gapM()) / (sizeM + f.gapM()) + Rounding.SLACK);
+        return (long) Math.max(0, Math.min(MOST_ALONG, fit));
     }
 
-    private static Spots placed(SpotsAsk ask, int columns, int rows, double alongM, double acrossM, double firstYM) {
+    private static Spots placed(SpotsAsk ask, long columns, long rows, double alongM, double acrossM, double firstYM) {
         Footprint f = ask.footprint();
-        List<Placed> rectangles = new ArrayList<>(columns * rows);
-        for (int row = 0; row < rows; row++)
-            for (int column = 0; column < columns; column++)
+        List<Placed> rectangles = new ArrayList<>();
+        for (int row = 0; row < rows && rectangles.size() < MOST_PLACED; row++)
+            for (int column = 0; column < columns && rectangles.size() < MOST_PLACED; column++)
                 rectangles.add(new Placed(
                         f.edgeM() + column * (alongM + f.gapM()),
                         firstYM + row * (acrossM + f.gapM()),
                         alongM,
                         acrossM));
-        int spots = columns * rows;
-        int waves = Rounding.ceil((double) ask.pupils() / ((double) spots * ask.perSpot()));
+        long spots = columns * rows;
+        int crowd = Rounding.ceil((double) ask.pupils() / ((double) spots * ask.perSpot()));
+        int waves = ask.pupils() == 0 ? 0 : Math.max(1, crowd);
         return new Spots(spots, waves, rows, columns, List.copyOf(rectangles), null);
     }
 

@@ -40,7 +40,7 @@ class SpotsTest {
                 ? ask.space().wall().depthM()
                 : ask.space().widthM();
 
-        assertThat(placed).hasSize(spots.spots());
+        assertThat(placed).hasSize((int) spots.spots());
         assertThat(spots.spots() == 0).isEqualTo(spots.reason() != null);
         for (Spots.Placed a : placed) {
             assertThat(a.xM()).isGreaterThanOrEqualTo(edge);
