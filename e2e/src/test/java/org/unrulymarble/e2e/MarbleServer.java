@@ -14,11 +14,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 
 /** The packed server as its own process, with its own data folder; can be killed and started again over the same data. */
 public final class MarbleServer implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(90);
+    private static final long ASK_AGAIN_NANOS = TimeUnit.MILLISECONDS.toNanos(50);
 
     private final Path data;
     private final boolean demo;
@@ -118,7 +120,8 @@ public final class MarbleServer implements AutoCloseable {
             try {
                 if (client.send(health, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) return;
             } catch (IOException notYet) {
-                // It is still starting.
+                // It is still starting; asking without a pause would take the time that it needs.
+                LockSupport.parkNanos(ASK_AGAIN_NANOS);
             } catch (InterruptedException e) {
                 throw new IllegalStateException(e);
             }

@@ -9,14 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** The published shape of the API: every field is always there, and those that may be null say so. */
 @Configuration
-@ConditionalOnProperty("springdoc.api-docs.enabled")
-class OpenApiShape {
+public class OpenApiShape {
 
     /** Fields that may be null, by the one name that they have everywhere. */
     private static final Set<String> NULLABLE = Set.of(
