@@ -24,10 +24,17 @@ public final class MarbleServer implements AutoCloseable {
 
     private final Path data;
     private final boolean demo;
+    private final Path unpacked;
     private final int port;
     private Process process;
 
     public MarbleServer(boolean demo) {
+        this(demo, null);
+    }
+
+    /** @param unpacked folder of the unpacked jar with its class archive, as ./marble starts it; null for the jar itself */
+    public MarbleServer(boolean demo, Path unpacked) {
+        this.unpacked = unpacked;
         try {
             this.data = Files.createTempDirectory("marble-data");
             try (ServerSocket socket = new ServerSocket(0)) {
@@ -43,12 +50,12 @@ public final class MarbleServer implements AutoCloseable {
     public MarbleServer start() {
         try {
             List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1",
-                    "-jar",
-                    jar().toString()));
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+            if (unpacked == null) command.addAll(List.of("-XX:TieredStopAtLevel=1", "-jar", jar().toString()));
+            else command.addAll(List.of("-XX:SharedArchiveFile=classes.jsa", "-jar", "marble.jar"));
             if (demo) command.add("--spring.profiles.active=demo");
             ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+            if (unpacked != null) builder.directory(unpacked.toFile());
             builder.redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()));
             builder.environment().put("PORT", Integer.toString(port));
             builder.environment().put("MARBLE_DATA", data.toString());
