@@ -1,2 +1,6 @@
 import "@testing-library/jest-dom/vitest";
 import "fake-indexeddb/auto";
+import { cleanup } from "@testing-library/react";
+import { afterEach } from "vitest";
+
+afterEach(cleanup);

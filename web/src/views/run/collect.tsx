@@ -145,7 +145,10 @@ function NumberBox({
   const known = tally?.told ?? (tally ? tally.hits : null);
   const [text, setText] = useState(known === null ? "" : String(known));
   const [wrong, setWrong] = useState("");
+  // Enter sends and then leaves the field, which would send again.
+  const sent = useRef<number | null>(null);
   useEffect(() => {
+    sent.current = null;
     if (known !== null) setText(String(known));
   }, [known]);
   const send = (): boolean => {
@@ -156,7 +159,11 @@ function NumberBox({
         ? `${most} at most`
         : "";
     setWrong(must);
-    if (must === "" && typed !== "" && Number(typed) !== known) onTell(Number(typed));
+    const number = Number(typed);
+    if (must === "" && typed !== "" && number !== known && number !== sent.current) {
+      sent.current = number;
+      onTell(number);
+    }
     return must === "";
   };
   const note = wrong || (tally && tally.told === null ? "tapped" : side);

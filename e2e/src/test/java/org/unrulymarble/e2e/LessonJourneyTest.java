@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -138,6 +139,58 @@ class LessonJourneyTest {
         assertThat(browser.see("[data-testid=recorded]").getText())
                 .contains("1 result of 1 pupil")
                 .contains("1 (0 missed)");
+    }
+
+    @Test
+    void by_count_with_a_quiet_task_the_pad_shows_how_many_are_left_and_the_sheet_takes_the_rest() {
+        browser.open("/plan/" + newLesson("By count"));
+        browser.press("Wall and back");
+        browser.choose("Quiet task for those who wait", "Table-top taps: Hand to hand");
+        browser.choose("School of dose", "by count");
+        browser.type(browser.labelled("Count"), "3");
+        browser.await("for it to be saved", d -> saved());
+        browser.press("Run it");
+        browser.press("Go");
+        toWork(1);
+        browser.seeText("By count: 3 catches");
+        browser.seeText("At the tables, 16 pupils");
+        browser.press("1 Amaru T.");
+        browser.keys("q", "q");
+        browser.await("for two of three", d -> hits().equals("2 of 3"));
+        browser.keys("q");
+        browser.seeText("Done. Harder: Clap once before the catch.");
+
+        String left = browser.see("[role=timer]").getText();
+        browser.press("+ 15 s");
+        browser.await(
+                "for more time than before",
+                d -> seconds(browser.see("[role=timer]").getText()) > seconds(left));
+        browser.keys(Keys.ARROW_RIGHT);
+        browser.press("All others did 3");
+        browser.press("Done");
+        browser.press("Finish");
+        browser.press("Finish and record");
+        assertThat(browser.see("[data-testid=recorded]").getText()).contains("4 results of 4 pupils");
+    }
+
+    @Test
+    void a_block_is_dragged_to_another_place() {
+        browser.open("/plan/" + newLesson("Drag"));
+        browser.press("+ Add a block");
+        browser.press("Add Cup and sock, rung 1");
+        browser.await("for two blocks", d -> blocks().size() == 2 && saved());
+        browser.press("Cup and sock");
+
+        WebElement handle = browser.labelled("Move block 2, Cup and sock");
+        new Actions(browser.driver())
+                .clickAndHold(handle)
+                .moveByOffset(0, -20)
+                .moveByOffset(0, -70)
+                .perform();
+        browser.await("for the block to be over the first", d -> announced().contains("over place 1 of 2"));
+        new Actions(browser.driver()).release().perform();
+
+        browser.await("for the order to change", d -> blocks().get(0).contains("Cup and sock") && saved());
     }
 
     @Test
@@ -305,6 +358,11 @@ class LessonJourneyTest {
 
     private String unsent() {
         return browser.see("[data-testid=unsent]").getText();
+    }
+
+    private static int seconds(String clock) {
+        String[] parts = clock.split(":");
+        return 60 * Integer.parseInt(parts[0]) + Integer.parseInt(parts[1]);
     }
 
     private String name() {

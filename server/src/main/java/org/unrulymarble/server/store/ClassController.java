@@ -1,5 +1,7 @@
 package org.unrulymarble.server.store;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -28,10 +30,12 @@ class ClassController {
 
     private final Classes classes;
     private final ClassAccess access;
+    private final EntityManager store;
 
-    ClassController(Classes classes, ClassAccess access) {
+    ClassController(Classes classes, ClassAccess access, EntityManager store) {
         this.classes = classes;
         this.access = access;
+        this.store = store;
     }
 
     /** @param id null for a pupil who is new */
@@ -80,6 +84,8 @@ class ClassController {
     ClassView change(@PathVariable UUID id, @RequestBody ClassDoc doc) {
         SchoolClass known = access.teach(id);
         Stale.unless(known.version(), doc.version());
+        // Pupils have rows of their own: a change of theirs alone would leave the class's version as it was.
+        store.lock(known, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
         known.rename(doc.name().strip());
         Map<UUID, Pupil> gone = new HashMap<>();
         for (Pupil pupil : known.pupils()) gone.put(pupil.id(), pupil);

@@ -1,0 +1,130 @@
+import { fireEvent, render, screen } from "@testing-library/react";
+import { expect, it, vi } from "vitest";
+import type { Crew, Run, RunEvent, Segment } from "../../api/types";
+import { Collect } from "./collect";
+import { Played, standing, tallies } from "./log";
+
+const pupils = Array.from({ length: 12 }, (_, i) => ({ pupilId: `p${i}`, name: `Pupil ${i}` }));
+const crews: Crew[] = Array.from({ length: 6 }, (_, i) => ({
+  spot: i,
+  workers: [`p${2 * i}`],
+  helpers: [`p${2 * i + 1}`],
+}));
+const segment = (index: number, kind: Segment["kind"], side: number): Segment => ({
+  index,
+  kind,
+  side,
+  block: 0,
+  set: 0,
+  turn: 0,
+  startSec: index * 20,
+  durationSec: 20,
+});
+
+function sheet(sides: ("NONE" | "RIGHT" | "LEFT")[], reps: number | null): Run {
+  const segments = sides.map((_, i) => segment(i, "WORK", i));
+  const block = {
+    ladderId: "l",
+    rungId: "r",
+    modifiers: [],
+    measure: reps ? "HITS_OF_N" : "COUNT_IN_TIME",
+    sides,
+    reps,
+  };
+  return {
+    sheet: {
+      pupils,
+      ladders: [{ id: "l", name: "Wall and back", rungs: [{ id: "r", unit: "catches", counts: "Clean ones." }] }],
+      script: { segments, blocks: [{ ...block, turns: [{ wave: 0, part: 0, crews, waiting: [] }] }] },
+    },
+  } as unknown as Run;
+}
+
+function collect(run: Run, log: RunEvent[] = []) {
+  const record = vi.fn();
+  const events = standing(log);
+  render(
+    <Collect
+      run={run}
+      played={new Played(run.sheet.script, events)}
+      counts={tallies(events)}
+      round={run.sheet.script.segments.length - 1}
+      missing={[]}
+      onChoose={() => {}}
+      onClose={() => {}}
+      record={record}
+    />,
+  );
+  return record;
+}
+
+const told = (record: ReturnType<typeof vi.fn>) => record.mock.calls.map(([, d]) => [d.pupilId, d.segment, d.score]);
+
+function type(text: string) {
+  const field = document.activeElement as HTMLInputElement;
+  fireEvent.change(field, { target: { value: text } });
+  fireEvent.keyDown(field, { key: "Enter" });
+  return field;
+}
+
+it("takes six numbers in spot order, each with type and Enter, and leaves out the one who forgot", () => {
+  const record = collect(sheet(["NONE"], null));
+  for (const n of ["12", "9", "", "14", "8", "11"]) type(n);
+  expect(told(record)).toEqual([
+    ["p0", 0, 12],
+    ["p2", 0, 9],
+    ["p6", 0, 14],
+    ["p8", 0, 8],
+    ["p10", 0, 11],
+  ]);
+  expect(document.activeElement).toHaveTextContent("Done");
+});
+
+it("asks for both sides of a spot before the next spot", () => {
+  const record = collect(sheet(["RIGHT", "LEFT"], null));
+  expect(document.activeElement).toHaveAccessibleName("Pupil 0, right hand");
+  type("7");
+  expect(document.activeElement).toHaveAccessibleName("Pupil 0, left hand");
+  type("5");
+  expect(document.activeElement).toHaveAccessibleName("Pupil 2, right hand");
+  expect(told(record)).toEqual([
+    ["p0", 0, 7],
+    ["p0", 1, 5],
+  ]);
+});
+
+it("keeps what is no number or more than was to be done, and says so", () => {
+  const record = collect(sheet(["NONE"], 10));
+  const first = type("x");
+  expect(first).toHaveAttribute("aria-invalid", "true");
+  expect(document.activeElement).toBe(first);
+  type("11");
+  expect(screen.getByRole("alert")).toHaveTextContent("10 at most");
+  type("10");
+  expect(told(record)).toEqual([["p0", 0, 10]]);
+});
+
+it("shows taps as they are and gives all others the full count with one press", () => {
+  const tap = (n: number): RunEvent => ({
+    id: `e${n}`,
+    kind: "HIT",
+    atMs: n,
+    segment: 0,
+    offsetMs: null,
+    take: 1,
+    pupilId: "p0",
+    score: null,
+    addSec: null,
+    target: null,
+  });
+  const record = collect(sheet(["NONE"], 10), [tap(1), tap(2), tap(3)]);
+  expect(screen.getByLabelText("Pupil 0")).toHaveValue("3");
+  fireEvent.click(screen.getByText("All others did 10"));
+  expect(told(record).map(([pupil, , score]) => `${pupil}:${score}`)).toEqual([
+    "p2:10",
+    "p4:10",
+    "p6:10",
+    "p8:10",
+    "p10:10",
+  ]);
+});
