@@ -90,16 +90,16 @@ export function BlockEditor(props: Props) {
         <span>explain</span>
         {number("explainSec", "Explain", "s", 5, ",")}
         <span>count in</span>
-        {number("countInSec", "Count in", "s", 1)}
+        {number("countInSec", "Count in", "s", 1, plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined)}
         {plan && plan.sides > 1 && (
           <>
-            <span>, change sides</span>
-            {number("sideSwapSec", "Change sides", "s")}
+            <span>change sides</span>
+            {number("sideSwapSec", "Change sides", "s", 5, plan.turns > 1 ? "," : undefined)}
           </>
         )}
         {plan && plan.turns > 1 && (
           <>
-            <span>, change places</span>
+            <span>change places</span>
             {number("turnSwapSec", "Change places", "s")}
           </>
         )}

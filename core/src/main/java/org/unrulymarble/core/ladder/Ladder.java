@@ -91,6 +91,14 @@ public record Ladder(
         return rungs.stream().filter(r -> r.id().equals(rungId)).findFirst();
     }
 
+    /** What is best played with, by the kit's role "ball" or "balls"; empty where no ball is in play. */
+    public Optional<String> ball() {
+        return kit.stream()
+                .filter(k -> k.role().equals("ball") || k.role().equals("balls"))
+                .map(KitRole::what)
+                .findFirst();
+    }
+
     /** How many share one spot. */
     public int perSpot() {
         return roles.size();

@@ -34,6 +34,15 @@ class LadderFilesTest {
     }
 
     @Test
+    void the_ball_is_what_the_kit_names_so_and_not_whatever_comes_first() {
+        Catalogue catalogue = Catalogue.shipped();
+
+        assertThat(catalogue.ladder("cup-and-sock").orElseThrow().ball()).contains("a sock ball that fits the cup");
+        assertThat(catalogue.ladder("sock-bullseye").orElseThrow().ball()).contains("sock balls");
+        assertThat(catalogue.ladder("line-to-line").orElseThrow().ball()).isEmpty();
+    }
+
+    @Test
     void no_two_rungs_share_their_words() {
         Set<String> seen = new HashSet<>();
         for (Ladder ladder : Catalogue.shipped().all())

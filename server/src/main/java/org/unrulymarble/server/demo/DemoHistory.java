@@ -110,7 +110,7 @@ final class DemoHistory {
                 counted ? round.misses() : null,
                 counted ? round.hits() + round.misses() : null,
                 workSec,
-                ladder.kit().isEmpty() ? null : ladder.kit().get(0).what(),
+                ladder.ball().orElse(null),
                 space,
                 watched
                         ? RoundResult.Source.ADULT

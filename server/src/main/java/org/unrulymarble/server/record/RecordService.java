@@ -34,11 +34,6 @@ public class RecordService {
     }
 
     @Transactional(readOnly = true)
-    public List<Challenge> challengesOfClass(UUID classId) {
-        return Challenge.of(attemptsOfClass(classId), catalogue);
-    }
-
-    @Transactional(readOnly = true)
     List<Attempt> attemptsOfClass(UUID classId) {
         return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()
                 .map(AttemptRow::attempt)

@@ -185,11 +185,7 @@ public class RunService {
     private Attempt attempt(RunRow row, Sheet sheet, RoundResult r) {
         Segment segment = sheet.script().segment(r.segment());
         RunScript.ScriptBlock block = sheet.script().blockOf(segment);
-        String ball = catalogue
-                .ladder(block.ladderId())
-                .flatMap(l -> l.kit().stream().findFirst())
-                .map(k -> k.what())
-                .orElse(null);
+        String ball = catalogue.ladder(block.ladderId()).flatMap(Ladder::ball).orElse(null);
         return new Attempt(
                 r.pupilId(),
                 row.onDay(),
