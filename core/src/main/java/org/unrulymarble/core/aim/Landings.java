@@ -14,7 +14,7 @@ import org.unrulymarble.core.check.Rounding;
 public record Landings(
         double meanXCm, double meanYCm, double biasCm, double spreadCm, double chanceOfSuchBias, Direction direction) {
 
-    private static final double CENTRED_FROM = 0.05;
+    static final double CENTRED_FROM = 0.05;
 
     /** Where the aim is off to; the eighths in the order of their angle. */
     public enum Direction {
@@ -56,13 +56,17 @@ public record Landings(
                 .sum();
         double bias = Math.hypot(meanX, meanY);
         double spread = Math.sqrt(squares / (2.0 * (n - 1)));
-        double chance = spread < Rounding.SLACK
-                ? (bias < Rounding.SLACK ? 1 : 0)
-                : Math.pow(1 + n * bias * bias / (2 * spread * spread * (n - 1)), -(n - 1));
+        double chance = chanceOfBias(bias, spread, n);
         Direction direction = chance >= CENTRED_FROM - Rounding.SLACK
                 ? Direction.CENTRED
                 : towards(Math.toDegrees(Math.atan2(meanY, meanX)));
         return new Landings(meanX, meanY, bias, spread, chance, direction);
+    }
+
+    /** Chance of a bias at least so large though the aim is true, for n throws of that spread. */
+    static double chanceOfBias(double biasCm, double spreadCm, int n) {
+        if (spreadCm < Rounding.SLACK) return biasCm < Rounding.SLACK ? 1 : 0;
+        return Math.pow(1 + n * biasCm * biasCm / (2 * spreadCm * spreadCm * (n - 1)), -(n - 1));
     }
 
     private static Direction towards(double deg) {

@@ -128,14 +128,24 @@ public record Rings(
         return new double[] {Math.log(nearest) - many - 3, Math.log(furthest) + many + 3};
     }
 
+    /** What a throw is worth on average with this scatter about a true aim. */
+    static double pointsPerThrow(List<Ring> rings, double sigmaCm) {
+        double points = 0;
+        double inner = 0;
+        for (Ring ring : rings) {
+            points +=
+                    ring.points() * (Math.exp(-half(inner, sigmaCm)) - Math.exp(-half(ring.outerRadiusCm(), sigmaCm)));
+            inner = ring.outerRadiusCm();
+        }
+        return points;
+    }
+
     private static Rings told(RingsAsk ask, double sigma, double low, double high) {
         List<Double> shares = new ArrayList<>();
-        double points = 0;
         double inner = 0;
         for (Ring ring : ask.rings()) {
             double share = Math.exp(-half(inner, sigma)) - Math.exp(-half(ring.outerRadiusCm(), sigma));
             shares.add(share);
-            points += share * ring.points();
             inner = ring.outerRadiusCm();
         }
         double radius = sigma * Math.sqrt(-2 * Math.log1p(-ask.wantShare()));
@@ -146,7 +156,7 @@ public record Rings(
                 high,
                 List.copyOf(shares),
                 Math.exp(-half(inner, sigma)),
-                points,
+                pointsPerThrow(ask.rings(), sigma),
                 radius,
                 Math.min(Double.MAX_VALUE, ask.distanceM() * lastRadius(ask) / radius));
     }

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.chance;
 
+import java.util.function.IntPredicate;
 import org.hipparchus.special.Beta;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
@@ -22,15 +23,29 @@ public record Odds(double chance, double expectedHits, int mostHitsForChance) {
     }
 
     public static Odds of(OddsAsk ask) {
-        int most = 0;
-        for (int h = 1; h <= ask.of(); h++) {
-            if (atLeast(ask.p(), ask.of(), h) < ask.wantChance() - Rounding.SLACK) break;
-            most = h;
-        }
-        return new Odds(atLeast(ask.p(), ask.of(), ask.hits()), ask.p() * ask.of(), most);
+        return new Odds(
+                atLeast(ask.p(), ask.of(), ask.hits()),
+                ask.p() * ask.of(),
+                mostHits(ask.p(), ask.of(), ask.wantChance()));
     }
 
-    private static double atLeast(double p, int of, int hits) {
+    static int mostHits(double p, int of, double wantChance) {
+        return greatest(of, h -> atLeast(p, of, h) >= wantChance - Rounding.SLACK);
+    }
+
+    /** The greatest of 1..most for which it holds, 0 if none; what holds for one holds for all below it. */
+    static int greatest(int most, IntPredicate holds) {
+        int enough = 0;
+        int tooMany = most + 1;
+        while (tooMany - enough > 1) {
+            int middle = (enough + tooMany) >>> 1;
+            if (holds.test(middle)) enough = middle;
+            else tooMany = middle;
+        }
+        return enough;
+    }
+
+    static double atLeast(double p, int of, int hits) {
         if (hits == 0 || p == 1) return 1;
         if (p == 0) return 0;
         return Beta.regularizedBeta(p, hits, of - hits + 1.0);

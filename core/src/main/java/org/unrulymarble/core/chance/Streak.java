@@ -73,15 +73,8 @@ public record Streak(
     }
 
     /** The chance falls with the length, so halving finds the greatest length. */
-    private static int longestRun(double p, int tries, double wanted) {
-        int enough = 0;
-        int tooLong = tries + 1;
-        while (tooLong - enough > 1) {
-            int run = (enough + tooLong) >>> 1;
-            if (chance(p, run, tries) >= wanted - Rounding.SLACK) enough = run;
-            else tooLong = run;
-        }
-        return enough;
+    static int longestRun(double p, int tries, double wanted) {
+        return Odds.greatest(tries, run -> chance(p, run, tries) >= wanted - Rounding.SLACK);
     }
 
     /** Chance of no such run in the first n tries, worked out from one n to the next; keeps the last run + 1 values. */

@@ -50,6 +50,8 @@ public record Fault(String field, Rule rule, List<Object> figures) {
         SOME_THROWS,
         /** More choices than one question may hold; figures: the most. */
         OPTIONS,
+        /** More tries in one round than one question may hold; figures: the most. */
+        TRIES,
         /** Text with a letter that is not allowed; figures: the letters allowed. */
         LETTERS,
         /** The same id used twice; figures: the id. */

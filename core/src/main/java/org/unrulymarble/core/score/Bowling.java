@@ -74,20 +74,26 @@ public record Bowling(List<Judged> deliveries, int halfScores) {
     }
 
     public static Bowling of(BowlingAsk ask) {
-        List<Judged> judged = new ArrayList<>();
-        int halfScores = 0;
-        boolean oneRunning = false;
-        String batter = null;
-        for (Delivery d : ask.deliveries()) {
-            List<NoBall> faults = faults(d);
-            if (!d.batter().equals(batter) || faults.isEmpty()) oneRunning = false;
-            batter = d.batter();
+        Ledger ledger = new Ledger();
+        for (Delivery d : ask.deliveries()) ledger.add(d.batter(), faults(d));
+        return new Bowling(ledger.judged, ledger.halfScores);
+    }
+
+    /** Ball after ball: the second no-ball running to the same batter is half a score, and the count starts again. Not thread-safe. */
+    static final class Ledger {
+        final List<Judged> judged = new ArrayList<>();
+        int halfScores;
+        boolean oneRunning;
+        private String batter;
+
+        void add(String nextBatter, List<NoBall> faults) {
+            if (!nextBatter.equals(batter) || faults.isEmpty()) oneRunning = false;
+            batter = nextBatter;
             boolean half = oneRunning && !faults.isEmpty();
             if (half) halfScores++;
             oneRunning = !faults.isEmpty() && !half;
             judged.add(new Judged(faults, half));
         }
-        return new Bowling(judged, halfScores);
     }
 
     private static List<NoBall> faults(Delivery d) {

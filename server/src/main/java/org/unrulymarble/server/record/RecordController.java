@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
 import org.unrulymarble.server.store.PupilDetails;
@@ -85,6 +86,12 @@ class RecordController {
                 (int) attempts.stream().map(Attempt::on).distinct().count(),
                 first.orElse(null),
                 last.orElse(null));
+    }
+
+    /** How often each pupil's counted tries went in, rung by rung. */
+    @GetMapping("/classes/{id}/shares")
+    List<TriedShare> shares(@PathVariable UUID id) {
+        return TriedShare.of(records.attemptsOfClass(access.see(id).id()));
     }
 
     @GetMapping("/pupils/{id}/record")

@@ -64,7 +64,9 @@ public class OpenApiShape {
             Map.entry("version", Set.of("ClassView", "SpaceView", "LessonView")),
             Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock")),
             Map.entry("waves", Set.of("BlockPlan")),
-            Map.entry("tries", Set.of("Challenge")),
+            Map.entry("tries", Set.of("Challenge", "Streak", "GateFor")),
+            Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "Gate", "TriedShare")),
+            Map.entry("misses", Set.of("TriedShare")),
             Map.entry("reps", Set.of("ByCount")),
             Map.entry("segment", Set.of("RoundResult", "RunClock")),
             Map.entry("offsetMs", Set.of("RunClock")),
@@ -72,6 +74,80 @@ public class OpenApiShape {
             Map.entry("pupilId", Set.of("RoundResult", "Attempt", "Challenge", "PupilRecord", "Row", "Member")),
             Map.entry("score", Set.of("RoundResult", "Attempt")),
             Map.entry("space", Set.of("LessonView")));
+
+    /** Fields of the reckonings that are null where a question has no such answer. */
+    private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
+            Map.entry("WallMark", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs", "netHeightMark")),
+            Map.entry(
+                    "Rebound",
+                    Set.of(
+                            "timeToCeilingSec",
+                            "landsShortOfWallM",
+                            "wallHeightM",
+                            "timeToWallSec",
+                            "firstBounceFromWallM",
+                            "timeToBounceSec",
+                            "heightAtThrowerM",
+                            "timeBackSec")),
+            Map.entry(
+                    "NetOnWall",
+                    Set.of(
+                            "bandM",
+                            "narrowerThanBall",
+                            "sharedLowM",
+                            "sharedHighM",
+                            "plainMarkIs",
+                            "highestBallM",
+                            "underCeiling",
+                            "fitsFromM",
+                            "fitsAtDeg")),
+            Map.entry("ByAngle", Set.of("lowMarkM", "highMarkM")),
+            Map.entry("ByStep", Set.of("lowMarkM", "highMarkM")),
+            Map.entry("OffTheWall", Set.of("catchFullFromWallM", "catchBounceFromWallM", "bounceTopM", "speedBackMs")),
+            Map.entry(
+                    "BounceSpot",
+                    Set.of(
+                            "bounceFromPasserM",
+                            "shareOfWay",
+                            "angleDeg",
+                            "timeSec",
+                            "heightByTwoThirdsM",
+                            "highestAtCatcherM")),
+            Map.entry(
+                    "LeanedBoard",
+                    Set.of("boardAlongM", "timeToBoardSec", "landsFromFootM", "timeToFloorSec", "heightAtThrowerM")),
+            Map.entry(
+                    "Rings",
+                    Set.of(
+                            "sigmaCm",
+                            "sigmaLowCm",
+                            "sigmaHighCm",
+                            "ringShare",
+                            "outsideShare",
+                            "pointsPerThrow",
+                            "radiusForShareCm",
+                            "distanceForShareM")),
+            Map.entry(
+                    "AimSheet",
+                    Set.of(
+                            "rings",
+                            "radiusForShareCm",
+                            "distanceForShareM",
+                            "pointsPerThrow",
+                            "landings",
+                            "throwsToTell")),
+            Map.entry("Streak", Set.of("expectedTries", "expectedSec", "triesForHalf", "triesForFourOfFive")),
+            Map.entry("Staircase", Set.of("settleStep", "settlesAtShare")),
+            Map.entry("StepTime", Set.of("expectedSec")),
+            Map.entry("Slalom", Set.of("betterSec", "savesSec", "speedMs")),
+            Map.entry("SlalomAsk", Set.of("firstSec")),
+            Map.entry("PartnerRound", Set.of("sitsOut")),
+            Map.entry("JackMatch", Set.of("next", "winner")),
+            Map.entry("EndSheet", Set.of("bestA", "bestB")),
+            Map.entry("MatchBall", Set.of("distanceCm", "xCm", "yCm")),
+            Map.entry("JackMatchAsk", Set.of("targetScore", "maxEnds", "timeCapSec")),
+            Map.entry("NumberCall", Set.of("next", "shareWithoutGuessing")),
+            Map.entry("Rates", Set.of("lastHigherThanFirst")));
 
     @Bean
     OpenApiCustomizer everyFieldIsThere() {
@@ -94,6 +170,7 @@ public class OpenApiShape {
     /** The id of a pupil who is new is the one id that is not there yet. */
     private static boolean mayBeNull(String schema, String field) {
         return (schema + "." + field).equals("PupilDoc.id")
+                || NULLABLE_IN.getOrDefault(schema, Set.of()).contains(field)
                 || NULLABLE.contains(field)
                         && !BUT_NEVER_IN.getOrDefault(field, Set.of()).contains(schema);
     }
