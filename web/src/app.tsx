@@ -16,6 +16,7 @@ const RunStart = lazy(() => import("./views/run/run-start").then((m) => ({ defau
 const RunView = lazy(() => import("./views/run/run-view").then((m) => ({ default: m.RunView })));
 const ClassView = lazy(() => import("./views/pupils/class-view").then((m) => ({ default: m.ClassView })));
 const PupilView = lazy(() => import("./views/pupils/pupil-view").then((m) => ({ default: m.PupilView })));
+const MarksView = lazy(() => import("./views/marks/marks-view").then((m) => ({ default: m.MarksView })));
 const StoreView = lazy(() => import("./views/store/store-view").then((m) => ({ default: m.StoreView })));
 
 const views = [
@@ -23,6 +24,7 @@ const views = [
   ["/plan", "Plan"],
   ["/run", "Run"],
   ["/pupils", "Pupils"],
+  ["/marks", "Marks"],
   ["/store", "Store"],
 ] as const;
 
@@ -42,6 +44,8 @@ export function App() {
           <Route path="/run" element={<RunStart />} />
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
+          <Route path="/marks" element={<MarksView />} />
+          <Route path="/marks/:id" element={<MarksView />} />
           <Route path="/store" element={<StoreView />} />
           <Route path="*" element={<NoPage />} />
         </Route>
@@ -102,7 +106,7 @@ function Frame({ who }: { who: Who }) {
           <SignOut who={who} />
         </span>
       </header>
-      <main id="view" className="mx-auto max-w-[84rem] px-4 py-5 sm:px-7">
+      <main id="view" className="mx-auto max-w-[84rem] px-4 py-5 sm:px-7 print:max-w-none print:p-0">
         <Suspense fallback={<Loading what="the view" />}>
           <Outlet />
         </Suspense>

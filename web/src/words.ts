@@ -1,15 +1,5 @@
-import type {
-  Attempt,
-  Block,
-  BlockPlan,
-  Challenge,
-  Family,
-  LessonPlan,
-  RoundResult,
-  Rung,
-  Side,
-  Spots,
-} from "./api/types";
+import type { Attempt, Block, BlockPlan, Challenge, Family, LessonPlan, RoundResult, Rung, Side } from "./api/types";
+import { noRoom } from "./words-marks";
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 
@@ -111,14 +101,6 @@ export function day(iso: string): string {
 export function metres(m: number): string {
   return `${Number(m.toFixed(2))} m`;
 }
-
-const noRoom: Record<NonNullable<Spots["reason"]>, string> = {
-  NO_WALL: "there is no free wall",
-  WALL_TOO_SHORT: "the free wall is too short",
-  TOO_LITTLE_DEPTH: "there is too little floor in front of the wall",
-  CEILING_TOO_LOW: "the ceiling is too low",
-  FLOOR_TOO_SMALL: "the floor is too small",
-};
 
 /** Who is where, in one sentence. */
 export function places(b: BlockPlan, spaceName: string, atHome: boolean): string {

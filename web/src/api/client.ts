@@ -20,15 +20,22 @@ export type FieldError = { field: string; rule: string; must: string };
 
 const offline = "The server does not answer. What you did is still on this screen.";
 
-export async function api<T>(method: "GET" | "POST" | "PUT" | "DELETE", path: string, body?: unknown): Promise<T> {
+export async function api<T>(
+  method: "GET" | "POST" | "PUT" | "DELETE",
+  path: string,
+  body?: unknown,
+  signal?: AbortSignal,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token() },
       body: body === undefined ? undefined : JSON.stringify(body),
+      signal,
     });
-  } catch {
+  } catch (e) {
+    if (signal?.aborted) throw e;
     throw new Problem(0, "No connection", offline);
   }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;

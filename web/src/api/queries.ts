@@ -3,14 +3,17 @@ import { api } from "./client";
 import type {
   ClassRecord,
   Ladder,
+  LadderFootprint,
   LessonLine,
   LessonView,
+  Planning,
   PupilRecord,
   Run,
   RunLine,
   SchoolClass,
   Session,
   Space,
+  TriedShare,
 } from "./types";
 
 export const session = queryOptions({ queryKey: ["session"], queryFn: () => api<Session>("GET", "/session") });
@@ -22,6 +25,12 @@ export const spaces = queryOptions({ queryKey: ["spaces"], queryFn: () => api<Sp
 export const ladders = queryOptions({
   queryKey: ["ladders"],
   queryFn: () => api<Ladder[]>("GET", "/ladders"),
+  staleTime: Number.POSITIVE_INFINITY,
+});
+
+export const footprints = queryOptions({
+  queryKey: ["footprints"],
+  queryFn: () => api<LadderFootprint[]>("GET", "/ladders/footprints"),
   staleTime: Number.POSITIVE_INFINITY,
 });
 
@@ -49,4 +58,26 @@ export const pupilRecord = (pupilId: string) =>
   queryOptions({
     queryKey: ["record", "pupil", pupilId],
     queryFn: () => api<PupilRecord>("GET", `/pupils/${pupilId}/record`),
+  });
+
+export const planning = queryOptions({
+  queryKey: ["planning"],
+  queryFn: () => api<Planning>("GET", "/planning"),
+  staleTime: Number.POSITIVE_INFINITY,
+});
+
+export const shares = (classId: string) =>
+  queryOptions({
+    queryKey: ["shares", classId],
+    queryFn: () => api<TriedShare[]>("GET", `/classes/${classId}/shares`),
+  });
+
+/** One question, one answer; a question that was overtaken by the next one is dropped. */
+export const reckoning = <A>(name: string, ask: unknown) =>
+  queryOptions({
+    queryKey: ["reckon", name, ask],
+    queryFn: ({ signal }) => api<A>("POST", `/reckon/${name}`, ask, signal),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 30_000,
+    retry: false,
   });

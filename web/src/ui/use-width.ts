@@ -14,3 +14,14 @@ export function useWidth<T extends Element>(): [React.RefObject<T | null>, numbe
   }, []);
   return [ref, width];
 }
+
+/** Whether the screen is a phone's; followed as it turns. */
+export function useNarrow(): boolean {
+  const [narrow, setNarrow] = useState(() => window.innerWidth < 600);
+  useLayoutEffect(() => {
+    const follow = () => setNarrow(window.innerWidth < 600);
+    window.addEventListener("resize", follow);
+    return () => window.removeEventListener("resize", follow);
+  }, []);
+  return narrow;
+}

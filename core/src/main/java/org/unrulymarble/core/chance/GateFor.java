@@ -16,10 +16,10 @@ import org.unrulymarble.core.check.Rounding;
  * @param classHits most hits of {@code of} whose mean chance is, 0 if none
  * @param runs chance of each gate from one in a row upwards
  */
-public record GateFor(int tries, List<Gate> pupils, int classRun, int classHits, List<RunChance> runs) {
+public record GateFor(int tries, List<PupilGate> pupils, int classRun, int classHits, List<RunChance> runs) {
 
     /** For one pupil, in the order asked. */
-    public record Gate(int run, int hits) {}
+    public record PupilGate(int run, int hits) {}
 
     /** @param meanChance of so many in a row, over the pupils */
     public record RunChance(int run, double meanChance) {}
@@ -46,9 +46,9 @@ public record GateFor(int tries, List<Gate> pupils, int classRun, int classHits,
 
     public static GateFor of(GateForAsk ask) {
         int tries = Rounding.floor(ask.roundSec() / ask.secPerTry());
-        List<Gate> pupils = new ArrayList<>();
+        List<PupilGate> pupils = new ArrayList<>();
         for (double p : ask.shares())
-            pupils.add(new Gate(
+            pupils.add(new PupilGate(
                     Streak.longestRun(p, tries, ask.wantChance()), Odds.mostHits(p, ask.of(), ask.wantChance())));
         List<RunChance> runs = new ArrayList<>();
         int classRun = 0;

@@ -146,8 +146,10 @@ class MarksChanceTest {
         GateFor gate = GateFor.of(new GateFor.GateForAsk(shares, 90, 2.5, 10, 0.8));
 
         assertThat(gate.tries()).isEqualTo(36);
-        int weakest = gate.pupils().stream().mapToInt(GateFor.Gate::run).min().orElseThrow();
-        int strongest = gate.pupils().stream().mapToInt(GateFor.Gate::run).max().orElseThrow();
+        int weakest =
+                gate.pupils().stream().mapToInt(GateFor.PupilGate::run).min().orElseThrow();
+        int strongest =
+                gate.pupils().stream().mapToInt(GateFor.PupilGate::run).max().orElseThrow();
         assertThat(gate.classRun()).isBetween(weakest, strongest);
         assertThat(gate.runs())
                 .extracting(GateFor.RunChance::meanChance)
@@ -156,7 +158,7 @@ class MarksChanceTest {
         Streak streak = Streak.of(new Streak.StreakAsk(p, 3, 90, 2.5, 0.8));
         Odds odds = Odds.of(new Odds.OddsAsk(p, 10, 3, 0.8));
         assertThat(gate.pupils().get(0))
-                .isEqualTo(new GateFor.Gate(streak.longestRunForChance(), odds.mostHitsForChance()));
+                .isEqualTo(new GateFor.PupilGate(streak.longestRunForChance(), odds.mostHitsForChance()));
     }
 
     @Test

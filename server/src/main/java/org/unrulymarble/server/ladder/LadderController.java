@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.place.Footprint;
 
 @RestController
 @RequestMapping("/api/ladders")
@@ -22,6 +23,16 @@ class LadderController {
     @GetMapping
     List<Ladder> all() {
         return catalogue.all();
+    }
+
+    /** The floor that a ladder's tasks take, and how its crew splits: {@code workingAtOnce} of {@code perSpot}. */
+    record LadderFootprint(String ladderId, String name, Footprint footprint, int perSpot, int workingAtOnce) {}
+
+    @GetMapping("/footprints")
+    List<LadderFootprint> footprints() {
+        return catalogue.all().stream()
+                .map(l -> new LadderFootprint(l.id(), l.name(), l.footprint(), l.perSpot(), l.workingAtOnce()))
+                .toList();
     }
 
     @Configuration

@@ -64,14 +64,17 @@ public class OpenApiShape {
             Map.entry("version", Set.of("ClassView", "SpaceView", "LessonView")),
             Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock")),
             Map.entry("waves", Set.of("BlockPlan")),
+            Map.entry("shoeCm", Set.of("Usual")),
             Map.entry("tries", Set.of("Challenge", "Streak", "GateFor")),
-            Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "Gate", "TriedShare")),
+            Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "PupilGate", "TriedShare")),
             Map.entry("misses", Set.of("TriedShare")),
             Map.entry("reps", Set.of("ByCount")),
             Map.entry("segment", Set.of("RoundResult", "RunClock")),
             Map.entry("offsetMs", Set.of("RunClock")),
             Map.entry("take", Set.of("RoundResult")),
-            Map.entry("pupilId", Set.of("RoundResult", "Attempt", "Challenge", "PupilRecord", "Row", "Member")),
+            Map.entry(
+                    "pupilId",
+                    Set.of("RoundResult", "Attempt", "Challenge", "PupilRecord", "Row", "Member", "TriedShare")),
             Map.entry("score", Set.of("RoundResult", "Attempt")),
             Map.entry("space", Set.of("LessonView")));
 

@@ -1,0 +1,393 @@
+import { Plus, Trash2 } from "lucide-react";
+import type { AimSheet } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { LabelAt } from "../../drawing/pieces";
+import { Stage, useScale } from "../../drawing/stage";
+import { length, small, type Units } from "../../lengths";
+import { count, percent } from "../../words";
+import { correct, direction } from "../../words-marks";
+import type { Given } from "./given";
+import { LengthField, NumberRow } from "./length-field";
+import { Group } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type Ring = { outerRadiusCm: number | null; points: number | null };
+type Point = { xCm: number; yCm: number };
+type V = {
+  rings: Ring[];
+  hits: (number | null)[];
+  outside: number | null;
+  points: Point[];
+  distanceM: number | null;
+  wantPercent: number | null;
+};
+
+export function AimWorking({ given }: { given: Given }) {
+  const { units } = given;
+  const [v, change] = useValues<V>({
+    rings: [
+      { outerRadiusCm: 15, points: 5 },
+      { outerRadiusCm: 30, points: 3 },
+      { outerRadiusCm: 45, points: 1 },
+    ],
+    hits: [3, 6, 5],
+    outside: 2,
+    points: [],
+    distanceM: 3,
+    wantPercent: 70,
+  });
+  const tapped = v.points.length > 0;
+  const { answer, must, problem } = useReckon<AimSheet>("aim", {
+    rings: v.rings,
+    hits: v.hits,
+    outside: v.outside,
+    points: v.points,
+    distanceM: v.distanceM,
+    wantShare: v.wantPercent === null ? null : v.wantPercent / 100,
+  });
+  const ring = (i: number, patch: Partial<Ring>) =>
+    change({ rings: v.rings.map((r, k) => (k === i ? { ...r, ...patch } : r)) });
+  const hit = (i: number, n: number | null) => change({ hits: v.hits.map((h, k) => (k === i ? n : h)) });
+  const last = v.rings[v.rings.length - 1]?.outerRadiusCm ?? 45;
+  return (
+    <Working
+      title="Aim"
+      given={given}
+      values={v}
+      problem={problem}
+      drawing={<Drawing v={v} answer={answer} change={change} units={units} ring={ring} />}
+      said={answer ? told(answer, v, units) : []}
+      controls={
+        <>
+          <Group title="Where throws landed">
+            <p className="text-[0.95rem]">
+              Tap in the drawing where each throw landed; a tap keeps its place and can be dragged.
+              {tapped ? "" : " Or enter counts below."}
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="btn btn-small"
+                onClick={() => change({ points: [...v.points, { xCm: 0, yCm: 0 }] })}
+              >
+                <Plus size={16} aria-hidden /> Landing
+              </button>
+              <button
+                type="button"
+                className="btn btn-small"
+                disabled={!tapped}
+                onClick={() => change({ points: v.points.slice(0, -1) })}
+              >
+                Take back
+              </button>
+              <button type="button" className="btn btn-small" disabled={!tapped} onClick={() => change({ points: [] })}>
+                <Trash2 size={16} aria-hidden /> Clear
+              </button>
+            </div>
+          </Group>
+          <Group title="Rings, from the middle out">
+            {v.rings.map((r, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
+              <div key={i} className="space-y-1 border-l-4 border-target pl-2">
+                {units === "feet" ? (
+                  <LengthField
+                    label={`Ring ${i + 1} radius`}
+                    units={units}
+                    valueM={r.outerRadiusCm === null ? null : r.outerRadiusCm / 100}
+                    must={must(`rings[${i}].outerRadiusCm`)}
+                    onChange={(m) => ring(i, { outerRadiusCm: m === null ? null : m * 100 })}
+                  />
+                ) : (
+                  <NumberRow
+                    label={`Ring ${i + 1} radius`}
+                    unit="cm"
+                    value={r.outerRadiusCm}
+                    must={must(`rings[${i}].outerRadiusCm`)}
+                    onChange={(outerRadiusCm) => ring(i, { outerRadiusCm })}
+                  />
+                )}
+                <NumberRow
+                  label="Points"
+                  value={r.points}
+                  must={must(`rings[${i}].points`)}
+                  onChange={(points) => ring(i, { points })}
+                />
+                {tapped ? (
+                  <p className="flex justify-between pr-9">
+                    <span>Landed in it</span> <b>{answer?.hits[i] ?? 0}</b>
+                  </p>
+                ) : (
+                  <NumberRow
+                    label="Landed in it"
+                    value={v.hits[i] ?? null}
+                    must={must(`hits[${i}]`)}
+                    onChange={(n) => hit(i, n)}
+                  />
+                )}
+              </div>
+            ))}
+            {tapped ? (
+              <p className="flex justify-between pr-9">
+                <span>Outside</span> <b>{answer?.outside ?? 0}</b>
+              </p>
+            ) : (
+              <NumberRow
+                label="Outside"
+                value={v.outside}
+                must={must("outside")}
+                onChange={(outside) => change({ outside })}
+              />
+            )}
+            <div className="flex gap-2">
+              <button
+                type="button"
+                className="btn btn-small"
+                disabled={v.rings.length >= 12}
+                onClick={() =>
+                  change({ rings: [...v.rings, { outerRadiusCm: last + 15, points: 1 }], hits: [...v.hits, 0] })
+                }
+              >
+                Ring more
+              </button>
+              <button
+                type="button"
+                className="btn btn-small"
+                disabled={v.rings.length < 2}
+                onClick={() => change({ rings: v.rings.slice(0, -1), hits: v.hits.slice(0, -1) })}
+              >
+                Ring less
+              </button>
+            </div>
+          </Group>
+          <Group title="Wanted">
+            <LengthField
+              label="Thrown from"
+              units={units}
+              valueM={v.distanceM}
+              must={must("distanceM")}
+              onChange={(distanceM) => change({ distanceM })}
+            />
+            <NumberRow
+              label="Share that should go in"
+              unit="%"
+              value={v.wantPercent}
+              must={must("wantShare") && "must be between 0 and 100"}
+              onChange={(wantPercent) => change({ wantPercent })}
+            />
+          </Group>
+        </>
+      }
+      measures={[
+        { what: "Line to throw from, to the target", m: v.distanceM ?? 0 },
+        ...v.rings.map((r, i) => ({
+          what: `Ring ${i + 1} (${r.points} points), across`,
+          m: (2 * (r.outerRadiusCm ?? 0)) / 100,
+          up: true,
+        })),
+      ]}
+      materials={[
+        "chalk or tape",
+        "a string as long as the largest radius, to draw the rings",
+        "soft balls or bean bags",
+      ]}
+      cautions={["GLASS_BEHIND_TARGET", "HARD_BALL_FACE", "LOOSE_BALLS", "TRIP_MARKERS"]}
+    />
+  );
+}
+
+function Drawing({
+  v,
+  answer,
+  change,
+  units,
+  ring,
+}: {
+  v: V;
+  answer: AimSheet | undefined;
+  change: (patch: Partial<V>) => void;
+  units: Units;
+  ring: (i: number, patch: Partial<Ring>) => void;
+}) {
+  const last = Math.max(5, ...v.rings.map((r) => r.outerRadiusCm ?? 0)) / 100;
+  const half = last * 1.55;
+  return (
+    <Stage
+      world={{ left: -half * 1.35, right: half * 1.35, bottom: -half, top: half }}
+      units={units}
+      height={470}
+      label={`The target, ${small(last * 200, units)} across, with ${count(v.points.length, "landing", "landings")}`}
+    >
+      <Target v={v} onTap={(p) => change({ points: [...v.points, p] })} />
+      {answer?.landings && (
+        <Mean x={answer.landings.meanXCm} y={answer.landings.meanYCm} spread={answer.landings.spreadCm} />
+      )}
+      {v.rings.map((r, i) => (
+        <Handle
+          // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
+          key={i}
+          label={`Radius of ring ${i + 1}`}
+          value={r.outerRadiusCm ?? 0}
+          text={small(r.outerRadiusCm ?? 0, units)}
+          least={1}
+          greatest={500}
+          step={1}
+          axis="x"
+          colour="var(--target)"
+          at={{ x: (r.outerRadiusCm ?? 0) / 100, y: 0 }}
+          onMove={(p) => ring(i, { outerRadiusCm: Math.max(1, Math.round(p.x * 100)) })}
+          onStep={(dx, dy) => ring(i, { outerRadiusCm: Math.max(1, Math.round((r.outerRadiusCm ?? 0) + dx + dy)) })}
+        />
+      ))}
+      {v.points.map((p, i) => (
+        <Landing
+          // biome-ignore lint/suspicious/noArrayIndexKey: landings keep their order
+          key={i}
+          n={i + 1}
+          at={p}
+          units={units}
+          onMove={(to) => change({ points: v.points.map((q, k) => (k === i ? to : q)) })}
+        />
+      ))}
+    </Stage>
+  );
+}
+
+function Target({ v, onTap }: { v: V; onTap: (p: Point) => void }) {
+  const scale = useScale();
+  const { x, y, perM } = scale;
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: by keyboard a landing is added with its button and moved as a slider
+    <g
+      data-testid="target"
+      className="cursor-crosshair"
+      onClick={(e) => {
+        const p = scale.at(e);
+        onTap({ xCm: Math.round(p.x * 1000) / 10, yCm: Math.round(p.y * 1000) / 10 });
+      }}
+    >
+      <rect x="0" y="0" width="3000" height="2000" fill="transparent" />
+      {[...v.rings].reverse().map((r, i) => (
+        <circle
+          // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
+          key={i}
+          cx={x(0)}
+          cy={y(0)}
+          r={Math.max(1, ((r.outerRadiusCm ?? 0) / 100) * perM)}
+          fill="var(--target)"
+          fillOpacity="0.07"
+          stroke="var(--target)"
+          strokeWidth="2.500"
+        />
+      ))}
+      {v.rings.map((r, i) => {
+        const inner = i === 0 ? 0 : (v.rings[i - 1]?.outerRadiusCm ?? 0);
+        const middle = i === 0 ? 0 : (inner + (r.outerRadiusCm ?? 0)) / 200;
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
+          <LabelAt key={i} xM={0} yM={middle} dy={5} bold colour="var(--target)">
+            {`${r.points ?? "?"}`}
+          </LabelAt>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The middle of the landings, and the ring that holds about two of five of them. */
+function Mean({ x: mx, y: my, spread }: { x: number; y: number; spread: number }) {
+  const { x, y, perM } = useScale();
+  const cx = x(mx / 100);
+  const cy = y(my / 100);
+  return (
+    <g aria-hidden stroke="var(--throw)" fill="none" strokeWidth="2.500" pointerEvents="none">
+      <circle cx={cx} cy={cy} r={(spread / 100) * perM} strokeDasharray="5 5" />
+      <path d={`M${cx - 9} ${cy}h18M${cx} ${cy - 9}v18`} strokeWidth="4" />
+      <line x1={x(0)} y1={y(0)} x2={cx} y2={cy} />
+    </g>
+  );
+}
+
+function Landing({ n, at, units, onMove }: { n: number; at: Point; units: Units; onMove: (p: Point) => void }) {
+  const to = (xM: number, yM: number) => onMove({ xCm: Math.round(xM * 1000) / 10, yCm: Math.round(yM * 1000) / 10 });
+  const { x, y } = useScale();
+  return (
+    <>
+      <Handle
+        label={`Landing ${n}`}
+        value={at.xCm}
+        text={`${small(Math.abs(at.xCm), units)} ${at.xCm < 0 ? "left" : "right"}, ${small(Math.abs(at.yCm), units)} ${at.yCm < 0 ? "low" : "high"}`}
+        least={-20000}
+        greatest={20000}
+        step={1}
+        axis="both"
+        bare
+        at={{ x: at.xCm / 100, y: at.yCm / 100 }}
+        onMove={(p) => to(p.x, p.y)}
+        onStep={(dx, dy) => onMove({ xCm: at.xCm + dx, yCm: at.yCm + dy })}
+      />
+      <path
+        aria-hidden
+        pointerEvents="none"
+        d={`M${x(at.xCm / 100) - 5} ${y(at.yCm / 100) - 5}l10 10m0 -10l-10 10`}
+        stroke="var(--color-ink)"
+        strokeWidth="3"
+      />
+    </>
+  );
+}
+
+function told(a: AimSheet, v: V, units: Units): Said[] {
+  const said: Said[] = [];
+  const l = a.landings;
+  const throws = v.points.length;
+  if (l) {
+    const off = small(l.biasCm, units);
+    said.push({
+      text:
+        l.direction === "CENTRED"
+          ? `${throws} throws: on average ${off} off, which chance alone would do in ${percent(l.chanceOfSuchBias)} of such rows; scatter ${small(l.spreadCm, units)}.`
+          : `${throws} throws: always ${direction[l.direction]}, ${off} off the mark on average; scatter ${small(l.spreadCm, units)}.`,
+    });
+    if (a.throwsToTell)
+      said.push({
+        kind: "note",
+        text: `That does not say the aim is good: were it really so far off, it would take ${a.throwsToTell} throws to tell.`,
+      });
+  }
+  said.push({
+    text: correct[a.correct],
+    kind: a.correct === "COUNTS_ONLY" || a.correct === "TOO_FEW" ? "note" : undefined,
+  });
+  const r = a.rings;
+  if (!r) return [{ text: "No throws yet: tap where they landed, or enter counts." }];
+  if (r.verdict === "TOO_FAR")
+    return [
+      ...said,
+      { kind: "warn", text: "All landed outside: too far to say anything. Go nearer or draw bigger rings." },
+    ];
+  if (r.verdict === "TOO_EASY")
+    return [
+      ...said,
+      {
+        kind: "warn",
+        text: "All landed in the first ring: too easy to say how good. Go further or draw smaller rings.",
+      },
+    ];
+  if (r.radiusForShareCm !== null && a.radiusForShareCm && a.distanceForShareM && r.distanceForShareM !== null) {
+    const within = (low: string, high: string) => `(likely ${low} to ${high})`;
+    said.push({
+      text: `For ${v.wantPercent} % to go in: a ring of ${small(r.radiusForShareCm, units)} radius ${within(small(a.radiusForShareCm.low, units), small(a.radiusForShareCm.high, units))}, or the same target from ${length(r.distanceForShareM, units)} ${within(length(a.distanceForShareM.low, units), length(a.distanceForShareM.high, units))}.`,
+    });
+    if (r.pointsPerThrow !== null && a.pointsPerThrow)
+      said.push({
+        text: `Expected points a throw: ${r.pointsPerThrow.toFixed(1)} (likely ${a.pointsPerThrow.low.toFixed(1)} to ${a.pointsPerThrow.high.toFixed(1)}).`,
+      });
+    said.push({
+      kind: "note",
+      text: `Ring by ring the reckoning expects ${r.ringShare?.map((s) => percent(s)).join(", ")}, and ${percent(r.outsideShare ?? 0)} outside. It takes the aim as true; aiming off makes the scatter look larger than it is.`,
+    });
+  }
+  return said;
+}

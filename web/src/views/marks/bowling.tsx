@@ -1,0 +1,280 @@
+import { useState } from "react";
+import type { BowlingSheet, ZoneBall } from "../../api/types";
+import { count } from "../../words";
+import { noBall, zone as zoneWords } from "../../words-marks";
+import type { Given } from "./given";
+import { Group, Pick, Switch } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = { batter: string; bowler: string; batHand: string; bowlerHasBall: boolean; balls: ZoneBall[] };
+type Zone = ZoneBall["zone"];
+
+/** The umpire's ledger: one tap a ball beside a drawn batter. */
+export function BowlingWorking({ given }: { given: Given }) {
+  const pupils = given.chosen?.pupils.map((p) => p.name) ?? [];
+  const [v, change] = useValues<V>({
+    batter: pupils[0] ?? "Batter 1",
+    bowler: pupils[1] ?? "Bowler 1",
+    batHand: "RIGHT",
+    bowlerHasBall: false,
+    balls: [],
+  });
+  const [also, setAlso] = useState({ bounced: false, jerkyArm: false, footOver: false });
+  const { answer, must, problem } = useReckon<BowlingSheet>("bowling-sheet", {
+    balls: v.balls,
+    batterNow: v.batter,
+    bowlerNow: v.bowler,
+  });
+  const bowled = (zone: Zone) => {
+    change({ balls: [...v.balls, { batter: v.batter, bowler: v.bowler, zone, ...also }] });
+    setAlso({ bounced: false, jerkyArm: false, footOver: false });
+  };
+  const names = (now: string) => [...new Set([now, ...pupils])].map((n) => ({ value: n, text: n }));
+  return (
+    <Working
+      title="Bowling to a batter"
+      given={given}
+      values={v}
+      problem={problem}
+      drawing={<Batter hand={v.batHand} onZone={bowled} />}
+      said={answer ? told(answer, v) : []}
+      aside={
+        <>
+          <div className="mt-3 flex flex-wrap items-center gap-4 print:hidden">
+            <span className="font-semibold">The next tap also:</span>
+            {(
+              [
+                ["bounced", "bounced"],
+                ["jerkyArm", "arm not smooth"],
+                ["footOver", "foot over"],
+              ] as const
+            ).map(([key, text]) => (
+              <Switch key={key} label={text} on={also[key]} onChange={(on) => setAlso({ ...also, [key]: on })} />
+            ))}
+            <button
+              type="button"
+              className="btn btn-small"
+              disabled={v.balls.length === 0}
+              onClick={() => change({ balls: v.balls.slice(0, -1) })}
+            >
+              Take back
+            </button>
+            <button
+              type="button"
+              className="btn btn-small"
+              disabled={v.balls.length === 0}
+              onClick={() => change({ balls: [] })}
+            >
+              New innings
+            </button>
+          </div>
+          {answer && <Ledger answer={answer} v={v} />}
+        </>
+      }
+      controls={
+        <>
+          <Group title="Who">
+            {pupils.length > 0 ? (
+              <>
+                <Pick
+                  label="Batter"
+                  value={v.batter}
+                  options={names(v.batter)}
+                  onPick={(batter) => change({ batter })}
+                />
+                <Pick
+                  label="Bowler"
+                  value={v.bowler}
+                  options={names(v.bowler)}
+                  onPick={(bowler) => change({ bowler })}
+                />
+              </>
+            ) : (
+              (["batter", "bowler"] as const).map((key) => (
+                <label key={key} className="flex items-center gap-2">
+                  <span className="mr-auto">{key === "batter" ? "Batter" : "Bowler"}</span>
+                  <input
+                    className="field w-40"
+                    maxLength={60}
+                    value={v[key]}
+                    aria-invalid={!!must(`${key}Now`)}
+                    onChange={(e) => change({ [key]: e.target.value } as Partial<V>)}
+                  />
+                </label>
+              ))
+            )}
+            <Pick
+              label="Bat in the"
+              value={v.batHand}
+              options={[
+                { value: "RIGHT", text: "right hand" },
+                { value: "LEFT", text: "left hand" },
+              ]}
+              onPick={(batHand) => change({ batHand })}
+            />
+          </Group>
+          <Group title="The running rule">
+            <Switch
+              label="Bowler holds the ball in the square"
+              on={v.bowlerHasBall}
+              onChange={(bowlerHasBall) => change({ bowlerHasBall })}
+            />
+            <p className="text-[0.95rem]">
+              {v.bowlerHasBall
+                ? "Runners may go on to the post they are running to, and not pass it."
+                : "The ball is in play: runners may run on."}
+            </p>
+          </Group>
+        </>
+      }
+      measures={[]}
+      materials={["a bat and a soft ball", "a square for the bowler, chalked", "four posts or markers"]}
+      cautions={["SWING_CLEARANCE", "HARD_BALL_FACE", "PROTECTIVE_GEAR", "LOOSE_BALLS"]}
+    />
+  );
+}
+
+const W = 620;
+const H = 400;
+
+type Area = { zone: Zone; x: number; y: number; w: number; h: number };
+
+/** Seen from the bowler: above the head, below the knee, the body, the fair window on the bat's side, wide on both. */
+function areas(hand: string): Area[] {
+  const body = { x: 260, w: 100 };
+  const fair = hand === "RIGHT" ? { x: body.x - 140, w: 140 } : { x: body.x + body.w, w: 140 };
+  const batEdge = hand === "RIGHT" ? fair.x : fair.x + fair.w;
+  const beyond = hand === "RIGHT" ? { x: 0, w: batEdge } : { x: batEdge, w: W - batEdge };
+  const behind = hand === "RIGHT" ? { x: body.x + body.w, w: W - body.x - body.w } : { x: 0, w: body.x };
+  const head = 84;
+  const knee = 300;
+  const middle = { y: head, h: knee - head };
+  const inner = { x: Math.min(body.x, fair.x), w: body.w + fair.w };
+  return [
+    { zone: "HIGH", x: inner.x, y: 0, w: inner.w, h: head },
+    { zone: "LOW", x: inner.x, y: knee, w: inner.w, h: H - knee },
+    { zone: "BODY", ...body, ...middle },
+    { zone: "FAIR", ...fair, ...middle },
+    { zone: "WIDE_OF_BAT", ...beyond, y: 0, h: H },
+    { zone: "WIDE_BEHIND", ...behind, y: 0, h: H },
+  ];
+}
+
+function Batter({ hand, onZone }: { hand: string; onZone: (zone: Zone) => void }) {
+  const flip = hand === "RIGHT" ? 1 : -1;
+  return (
+    <div className="relative mx-auto w-full max-w-[40rem]" data-testid="drawing">
+      <svg viewBox={`0 0 ${W} ${H}`} className="block w-full bg-[#fffdf8]" aria-hidden>
+        {areas(hand).map((a) => (
+          <rect
+            key={a.zone}
+            x={a.x}
+            y={a.y}
+            width={a.w}
+            height={a.h}
+            fill={a.zone === "FAIR" ? "var(--catch)" : "var(--color-alert)"}
+            fillOpacity={a.zone === "FAIR" ? 0.16 : 0.05}
+            stroke="var(--color-ink)"
+            strokeWidth={a.zone === "FAIR" ? 3 : 1}
+          />
+        ))}
+        <g fill="none" stroke="var(--color-ink)" strokeWidth="6" strokeLinecap="round">
+          <circle cx="310" cy="112" r="26" fill="var(--color-tint)" strokeWidth="4" />
+          <path d="M310 138V240M310 240L286 300L284 380M310 240L334 300L338 380" />
+          <path d={`M310 160L${310 - flip * 34} 205L${310 - flip * 60} 178`} />
+          <path d={`M${310 - flip * 60} 178L${310 - flip * 108} 108`} strokeWidth="12" stroke="var(--move)" />
+        </g>
+      </svg>
+      {areas(hand).map((a) => (
+        <button
+          key={a.zone}
+          type="button"
+          onClick={() => onZone(a.zone)}
+          className="absolute flex items-end justify-center p-1 text-center text-[0.82rem] leading-tight font-bold hover:bg-ink/10 sm:text-base print:hidden"
+          style={{
+            left: `${(a.x / W) * 100}%`,
+            top: `${(a.y / H) * 100}%`,
+            width: `${(a.w / W) * 100}%`,
+            height: `${(a.h / H) * 100}%`,
+          }}
+        >
+          <span className="bg-sheet/90 px-1">{zoneWords[a.zone]}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function told(a: BowlingSheet, v: V): Said[] {
+  const last = a.balls[a.balls.length - 1];
+  const said: Said[] = [];
+  if (last) {
+    const faults = last.faults.map((f) => noBall[f]).join(", ");
+    said.push({
+      text: last.halfScore
+        ? `No-ball (${faults}), the second running: half a score to the batting side.`
+        : last.faults.length
+          ? `No-ball: ${faults}.`
+          : "A fair ball.",
+    });
+  }
+  if (a.next === "FREE")
+    said.push({
+      text: v.balls.length ? `Nothing running against ${v.bowler}.` : "Tap where the ball passed the batter.",
+    });
+  else if (a.next === "ONE_RUNNING") said.push({ kind: "warn", text: "One running: bowl the safe one." });
+  else
+    said.push({ kind: "warn", text: `One running, inherited from the bowler before: ${v.bowler}, bowl the safe one.` });
+  said.push({ text: `${count(a.halfScores, "half score", "half scores")} given away.` });
+  said.push({ kind: "note", text: "A fair ball or another batter empties the count; another bowler does not." });
+  return said;
+}
+
+function Ledger({ answer, v }: { answer: BowlingSheet; v: V }) {
+  if (v.balls.length === 0) return null;
+  return (
+    <div className="mt-4 grid gap-6 sm:grid-cols-2">
+      <table className="w-full text-left text-[0.95rem]" data-testid="batters">
+        <caption className="pb-1 text-left font-bold">Batters</caption>
+        <thead className="text-sm text-soft">
+          <tr>
+            <th scope="col">batter</th>
+            <th scope="col">balls</th>
+            <th scope="col">no-balls</th>
+            <th scope="col">half scores</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.batters.map((b) => (
+            <tr key={b.batter} className="border-t border-rule">
+              <th scope="row" className="font-normal">
+                {b.batter}
+              </th>
+              <td>{b.balls}</td>
+              <td>{b.noBalls}</td>
+              <td>{b.halfScores}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div>
+        <p className="pb-1 font-bold">Last balls</p>
+        <ol className="text-[0.95rem]">
+          {v.balls
+            .map((b, i) => ({ b, i, judged: answer.balls[i] }))
+            .slice(-8)
+            .reverse()
+            .map(({ b, i, judged }) => (
+              <li key={i} className="border-t border-rule">
+                {i + 1}. {b.bowler} to {b.batter}:{" "}
+                {judged?.faults.length ? judged.faults.map((f) => noBall[f]).join(", ") : "fair"}
+                {judged?.halfScore && <b> half a score</b>}
+              </li>
+            ))}
+        </ol>
+      </div>
+    </div>
+  );
+}

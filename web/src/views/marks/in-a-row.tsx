@@ -1,0 +1,391 @@
+import { useQuery } from "@tanstack/react-query";
+import { ladders, shares } from "../../api/queries";
+import type { GateFor, Odds, Rates, Streak } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { LabelAt } from "../../drawing/pieces";
+import { Plot, usePlot } from "../../drawing/plot";
+import { count, percent } from "../../words";
+import { seconds } from "../../words-marks";
+import type { Given } from "./given";
+import { NumberRow } from "./length-field";
+import { Group, Pick } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = {
+  percentIn: number | null;
+  run: number | null;
+  of: number | null;
+  hits: number | null;
+  roundSec: number | null;
+  secPerTry: number | null;
+  wantPercent: number | null;
+  rung: string;
+  who: string;
+  firstCount: number | null;
+  firstSec: number | null;
+  lastCount: number | null;
+  lastSec: number | null;
+};
+
+const share = (percentage: number | null) => (percentage === null ? null : percentage / 100);
+const outOfPercent = "must be from 0 to 100";
+
+/** The odds of a gate in this round, and the gate that suits this pupil or this class. */
+export function InARowWorking({ given }: { given: Given }) {
+  const all = useQuery(ladders);
+  const tried = useQuery({ ...shares(given.chosen?.id ?? ""), enabled: !!given.chosen });
+  const [v, change] = useValues<V>({
+    percentIn: 80,
+    run: 10,
+    of: 10,
+    hits: 7,
+    roundSec: 90,
+    secPerTry: 2.5,
+    wantPercent: 50,
+    rung: "",
+    who: "",
+    firstCount: 18,
+    firstSec: 40,
+    lastCount: 31,
+    lastSec: 60,
+  });
+  const known = tried.data ?? [];
+  const rungKey = (s: { ladderId: string; rungId: string }) => `${s.ladderId}/${s.rungId}`;
+  const rungs = [...new Set(known.map(rungKey))].map((key) => {
+    const [ladderId, rungId] = key.split("/");
+    const ladder = all.data?.find((l) => l.id === ladderId);
+    const rung = ladder?.rungs.find((r) => r.id === rungId);
+    return { key, ladder: ladder?.name ?? ladderId ?? "", name: rung?.name ?? rungId ?? "", pace: rung?.pace.hitSec };
+  });
+  const ofRung = known.filter((s) => rungKey(s) === v.rung);
+  const nameOf = (pupilId: string) => given.chosen?.pupils.find((p) => p.id === pupilId)?.name ?? "";
+  const one = ofRung.find((s) => s.pupilId === v.who);
+  const group = v.who === "class" && ofRung.length > 0;
+  const shareList = group ? ofRung.map((s) => s.share.share) : [share(v.percentIn)];
+
+  const streak = useReckon<Streak>("streak", {
+    p: share(v.percentIn),
+    run: v.run,
+    roundSec: v.roundSec,
+    secPerTry: v.secPerTry,
+    wantChance: share(v.wantPercent),
+  });
+  const odds = useReckon<Odds>("odds", {
+    p: share(v.percentIn),
+    of: v.of,
+    hits: v.hits,
+    wantChance: share(v.wantPercent),
+  });
+  const gate = useReckon<GateFor>("gate-for", {
+    shares: shareList,
+    roundSec: v.roundSec,
+    secPerTry: v.secPerTry,
+    of: v.of,
+    wantChance: share(v.wantPercent),
+  });
+  const rates = useReckon<Rates>("rates", {
+    scores: [
+      { count: v.firstCount, roundSec: v.firstSec },
+      { count: v.lastCount, roundSec: v.lastSec },
+    ],
+    sure: 0.9,
+  });
+  const wrong = [streak, odds, gate, rates].find((r) => r.problem);
+  const must = (field: string) => streak.must(field) ?? odds.must(field) ?? gate.must(field);
+  const number = (key: keyof V & string, label: string, path: string, unit = "", step = 1) => (
+    <NumberRow
+      label={label}
+      unit={unit}
+      step={step}
+      value={v[key] as number | null}
+      must={unit === "%" && must(path) ? outOfPercent : must(path)}
+      onChange={(n) => change({ [key]: n } as Partial<V>)}
+    />
+  );
+  return (
+    <Working
+      title="In a row, or so many of so many"
+      given={given}
+      values={v}
+      problem={wrong?.problem}
+      drawing={<Bars v={v} gate={gate.answer} change={change} />}
+      said={[
+        ...(streak.answer ? toldRow(streak.answer, v) : []),
+        ...(odds.answer ? [toldOdds(odds.answer, v)] : []),
+        ...(gate.answer ? toldGate(gate.answer, v, group ? ofRung.length : 0) : []),
+        ...(one ? [toldEvidence(nameOf(one.pupilId), one.hits, one.misses, one.share.low, one.share.high)] : []),
+      ]}
+      aside={
+        <>
+          {group && gate.answer && (
+            <PupilGates
+              rows={ofRung.map((s, i) => ({ name: nameOf(s.pupilId), share: s, gate: gate.answer?.pupils[i] }))}
+              of={v.of ?? 10}
+            />
+          )}
+          <section className="mt-5 border-t-2 border-rule pt-3">
+            <h2>Two scores of different length</h2>
+            <div className="mt-2 grid max-w-2xl gap-x-8 gap-y-2 sm:grid-cols-2 print:hidden">
+              <NumberRow
+                label="Before"
+                value={v.firstCount}
+                must={rates.must("scores[0].count")}
+                onChange={(firstCount) => change({ firstCount })}
+              />
+              <NumberRow
+                label="in"
+                unit="s"
+                value={v.firstSec}
+                must={rates.must("scores[0].roundSec")}
+                onChange={(firstSec) => change({ firstSec })}
+              />
+              <NumberRow
+                label="Now"
+                value={v.lastCount}
+                must={rates.must("scores[1].count")}
+                onChange={(lastCount) => change({ lastCount })}
+              />
+              <NumberRow
+                label="in"
+                unit="s"
+                value={v.lastSec}
+                must={rates.must("scores[1].roundSec")}
+                onChange={(lastSec) => change({ lastSec })}
+              />
+            </div>
+            {rates.answer && <p className="mt-2">{toldRates(rates.answer, v)}</p>}
+          </section>
+        </>
+      }
+      controls={
+        <>
+          {rungs.length > 0 && (
+            <Group title="From the record">
+              <Pick
+                label="Rung"
+                value={v.rung}
+                none="own figures"
+                options={rungs.map((r) => ({ value: r.key, text: r.name, group: r.ladder }))}
+                onPick={(rung) => {
+                  const pace = rungs.find((r) => r.key === rung)?.pace;
+                  change({ rung, who: "class", ...(pace ? { secPerTry: pace } : {}) });
+                }}
+              />
+              {ofRung.length > 0 && (
+                <Pick
+                  label="Who"
+                  value={v.who}
+                  none="own figures"
+                  options={[
+                    { value: "class", text: `All ${ofRung.length} who tried` },
+                    ...ofRung.map((s) => ({ value: s.pupilId, text: nameOf(s.pupilId) })),
+                  ]}
+                  onPick={(who) => {
+                    const s = ofRung.find((o) => o.pupilId === who);
+                    change({ who, ...(s ? { percentIn: Math.round(s.share.share * 100) } : {}) });
+                  }}
+                />
+              )}
+            </Group>
+          )}
+          <Group title="How often it goes in">
+            {group ? (
+              <p className="text-[0.95rem] text-soft">
+                For the class each pupil's own share is taken, and this one only for the sentence of one pupil.
+              </p>
+            ) : null}
+            {number("percentIn", "Share that goes in", "p", "%")}
+          </Group>
+          <Group title="The round">
+            {number("roundSec", "Round", "roundSec", "s")}
+            {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
+          </Group>
+          <Group title="The gate">
+            {number("run", "In a row", "run")}
+            {number("hits", "Or hits", "hits")}
+            {number("of", "of tries", "of")}
+            {number("wantPercent", "Likely enough from", "wantChance", "%")}
+          </Group>
+        </>
+      }
+      measures={[]}
+      materials={["a stopwatch", "paper for hits and misses: only counted misses tell a share"]}
+      cautions={["THROWING_COUNTS", "LOOSE_BALLS"]}
+    />
+  );
+}
+
+const MOST_BARS = 20;
+
+/** The chance of each gate in a row in this time; the gate can be dragged along. */
+function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p: Partial<V>) => void }) {
+  const runs = gate?.runs.slice(0, MOST_BARS) ?? [];
+  const want = (v.wantPercent ?? 0) / 100;
+  const run = Math.max(1, v.run ?? 1);
+  return (
+    <Plot
+      label={`Chance of so many in a row in ${v.roundSec ?? 0} s`}
+      x={{ from: 0, to: Math.max(MOST_BARS, run) + 0.8, ticks: [1, 5, 10, 15, 20], name: "in a row" }}
+      y={{ from: 0, to: 1, ticks: [0, 0.2, 0.4, 0.6, 0.8, 1], write: percent, name: "chance in this round" }}
+      height={380}
+    >
+      {runs.map((r) => (
+        <Bar key={r.run} at={r.run} share={r.meanChance} enough={r.meanChance >= want} here={r.run === v.run} />
+      ))}
+      <WantLine at={want} />
+      <Handle
+        label="Gate, in a row"
+        value={run}
+        text={`${run} in a row`}
+        least={1}
+        greatest={MOST_BARS}
+        step={1}
+        axis="x"
+        colour="var(--target)"
+        at={{ x: run, y: 0 }}
+        onMove={(p) => change({ run: Math.max(1, Math.min(MOST_BARS, Math.round(p.x))) })}
+      />
+      <Handle
+        label="Likely enough"
+        value={v.wantPercent ?? 0}
+        text={`${v.wantPercent} %`}
+        least={1}
+        greatest={99}
+        step={1}
+        axis="y"
+        vertical
+        colour="var(--move)"
+        at={{ x: Math.max(MOST_BARS, run) + 0.5, y: want }}
+        onMove={(p) => change({ wantPercent: Math.max(1, Math.min(99, Math.round(p.y * 100))) })}
+        onStep={(dx, dy) => change({ wantPercent: Math.max(1, Math.min(99, (v.wantPercent ?? 50) + dx + dy)) })}
+      />
+    </Plot>
+  );
+}
+
+function Bar({ at, share: height, enough, here }: { at: number; share: number; enough: boolean; here: boolean }) {
+  const { x, y } = usePlot();
+  return (
+    <g aria-hidden>
+      <rect
+        x={x(at - 0.36)}
+        width={x(at + 0.36) - x(at - 0.36)}
+        y={y(height)}
+        height={Math.max(1, y(0) - y(height))}
+        fill={enough ? "var(--catch)" : "var(--color-rule)"}
+        stroke={here ? "var(--target)" : "none"}
+        strokeWidth="3.500"
+      />
+      {here && (
+        <LabelAt xM={at} yM={height} dy={-9} bold colour="var(--target)">
+          {percent(height)}
+        </LabelAt>
+      )}
+    </g>
+  );
+}
+
+function WantLine({ at }: { at: number }) {
+  const { x, y, world } = usePlot();
+  return (
+    <line
+      aria-hidden
+      x1={x(world.left)}
+      x2={x(world.right)}
+      y1={y(at)}
+      y2={y(at)}
+      stroke="var(--move)"
+      strokeWidth="2"
+      strokeDasharray="7 5"
+    />
+  );
+}
+
+function toldRow(a: Streak, v: V): Said[] {
+  const half =
+    a.triesForHalf === null
+      ? "more than 100,000 tries"
+      : `${a.triesForHalf} tries (${seconds(a.triesForHalf * (v.secPerTry ?? 0))})`;
+  const four =
+    a.triesForFourOfFive === null
+      ? "more than 100,000"
+      : `${a.triesForFourOfFive} (${seconds(a.triesForFourOfFive * (v.secPerTry ?? 0))})`;
+  return [
+    {
+      text: `${v.run} in a row at ${v.percentIn} %: half get it within ${half}, four of five within ${four}.`,
+    },
+    {
+      text: `In this round there is time for ${count(a.tries, "try", "tries")}: the chance is ${percent(a.chance)}.${a.expectedTries === null ? "" : ` On average it takes ${Math.round(a.expectedTries)} tries.`}`,
+    },
+  ];
+}
+
+const toldOdds = (a: Odds, v: V): Said => ({
+  text: `At least ${v.hits} of ${v.of}: ${percent(a.chance)}. The most that is likely enough is ${a.mostHitsForChance} of ${v.of}; on average ${a.expectedHits.toFixed(1)} go in.`,
+});
+
+function toldGate(a: GateFor, v: V, pupils: number): Said[] {
+  const gate = `${a.classRun > 0 ? `${a.classRun} in a row` : "no run in a row"}, or ${a.classHits} of ${v.of}`;
+  return pupils
+    ? [
+        {
+          text: `The gate that suits these ${pupils}: ${gate}. About ${v.wantPercent} % of them can be expected to make it in this round.`,
+        },
+      ]
+    : [{ text: `The gate that suits: ${gate}.` }];
+}
+
+const toldEvidence = (name: string, hits: number, misses: number, low: number, high: number): Said => ({
+  kind: "note",
+  text: `${name}: ${hits} of ${hits + misses} counted tries went in; the share is likely ${percent(low)} to ${percent(high)}.`,
+});
+
+function toldRates(a: Rates, v: V): string {
+  const [before, now] = a.rates;
+  if (!before || !now) return "";
+  const rate = (r: typeof before) =>
+    `${r.perMin.toFixed(1)} a minute (likely ${r.lowPerMin.toFixed(1)} to ${r.highPerMin.toFixed(1)})`;
+  return `${v.firstCount} in ${v.firstSec} s is ${rate(before)}; ${v.lastCount} in ${v.lastSec} s is ${rate(now)}. Truly better by now with a chance of ${percent(a.lastHigherThanFirst ?? 0)}.`;
+}
+
+function PupilGates({
+  rows,
+  of,
+}: {
+  rows: {
+    name: string;
+    share: { hits: number; misses: number; share: { share: number; low: number; high: number } };
+    gate?: GateFor["pupils"][number];
+  }[];
+  of: number;
+}) {
+  return (
+    <table className="mt-4 w-full max-w-2xl text-left text-[0.95rem]">
+      <caption className="pb-1 text-left font-bold">The gate that suits each</caption>
+      <thead className="text-sm text-soft">
+        <tr>
+          <th scope="col">pupil</th>
+          <th scope="col">went in</th>
+          <th scope="col">share, likely</th>
+          <th scope="col">in a row</th>
+          <th scope="col">of {of}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.name} className="border-t border-rule">
+            <th scope="row" className="py-0.5 font-normal">
+              {r.name}
+            </th>
+            <td>{`${r.share.hits} of ${r.share.hits + r.share.misses}`}</td>
+            <td className="clock">{`${percent(r.share.share.share)}, ${percent(r.share.share.low)} – ${percent(r.share.share.high)}`}</td>
+            <td>{r.gate?.run ?? "?"}</td>
+            <td>{r.gate?.hits ?? "?"}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

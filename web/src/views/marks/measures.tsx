@@ -1,0 +1,55 @@
+import { length, paces, shoes, type Units } from "../../lengths";
+
+/** What is to be measured: along the floor it can be stepped, up a wall it cannot. */
+export type Measure = { what: string; m?: number; up?: boolean; text?: string };
+
+export function MeasureTable({
+  measures,
+  units,
+  paceM,
+  shoeM,
+}: {
+  measures: Measure[];
+  units: Units;
+  paceM: number;
+  shoeM: number;
+}) {
+  return (
+    <table className="mt-2 w-full max-w-3xl text-left" data-testid="measures">
+      <thead className="text-sm text-soft">
+        <tr>
+          <th scope="col" className="py-1 font-semibold">
+            Measure
+          </th>
+          <th scope="col" className="font-semibold">
+            By tape
+          </th>
+          <th scope="col" className="font-semibold">
+            In paces
+          </th>
+          <th scope="col" className="font-semibold">
+            In shoe lengths
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {measures.map((row) => (
+          <tr key={row.what} className="border-t border-rule">
+            <th scope="row" className="py-1.5 pr-3 font-semibold">
+              {row.what}
+            </th>
+            {row.m === undefined ? (
+              <td colSpan={3}>{row.text}</td>
+            ) : (
+              <>
+                <td className="clock pr-3">{length(row.m, units)}</td>
+                <td className="pr-3">{row.up ? "up the wall" : paces(row.m, paceM)}</td>
+                <td>{shoes(row.m, shoeM)}</td>
+              </>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,448 @@
+import type { NetOnWall, PathPoint } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { Ceiling, Dim, Figure, Flight, Floor, LabelAt, Wall } from "../../drawing/pieces";
+import { Stage, useScale } from "../../drawing/stage";
+import { length, type Units } from "../../lengths";
+import { useNarrow } from "../../ui/use-width";
+import { noDrag, plainMark, presetNote } from "../../words-marks";
+import { type Given, reachM } from "./given";
+import { LengthField, NumberRow } from "./length-field";
+import { FromBall, FromSpace, Group, Pick } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = {
+  launchHeightM: number | null;
+  angleDeg: number | null;
+  netDistanceM: number | null;
+  netHeightM: number | null;
+  clearanceM: number | null;
+  landWithinM: number | null;
+  standM: number | null;
+  ballRadiusM: number | null;
+  handM: number | null;
+  angleSpreadDeg: number | null;
+  ceilingM: number | null;
+  preset: string;
+  space: string;
+  ball: string;
+};
+
+export function NetOnWallWorking({ given }: { given: Given }) {
+  const { units, planning } = given;
+  const preset = planning.nets[1] ?? planning.nets[0];
+  const kind = planning.balls.find((b) => b.id === "volleyball") ?? planning.balls[0];
+  const [v, change] = useValues<V>({
+    launchHeightM: Math.min(1.7, reachM(given) ?? 1.5),
+    angleDeg: 35,
+    netDistanceM: preset?.distanceM ?? 6,
+    netHeightM: preset?.heightM ?? 2.1,
+    clearanceM: 0.15,
+    landWithinM: preset?.landWithinM ?? 6,
+    standM: 3,
+    ballRadiusM: kind?.radiusM ?? 0.1,
+    handM: planning.usual.handAboveNetM,
+    angleSpreadDeg: planning.usual.angleSpreadDeg,
+    ceilingM: given.space?.size.ceilingM ?? null,
+    preset: preset?.id ?? "",
+    space: given.space?.id ?? "",
+    ball: kind?.id ?? "",
+  });
+  const { answer, must, problem } = useReckon<NetOnWall>("net-on-wall", {
+    serve: {
+      launchHeightM: v.launchHeightM,
+      angleDeg: v.angleDeg,
+      netDistanceM: v.netDistanceM,
+      netHeightM: v.netHeightM,
+      clearanceM: v.clearanceM,
+      landWithinM: v.landWithinM,
+      standM: v.standM,
+    },
+    ballRadiusM: v.ballRadiusM,
+    handM: v.handM,
+    angleSpreadDeg: v.angleSpreadDeg,
+    stepM: given.paceM,
+    ceilingM: v.ceilingM,
+  });
+  const field = (key: keyof V & string, label: string, path: string) => (
+    <LengthField
+      label={label}
+      units={units}
+      valueM={v[key] as number | null}
+      must={must(path)}
+      onChange={(m) => change({ [key]: m, ...(key.startsWith("net") ? { preset: "" } : {}) } as Partial<V>)}
+    />
+  );
+  return (
+    <Working
+      title="Net on a wall"
+      given={given}
+      values={v}
+      problem={problem}
+      drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
+      said={answer ? told(answer, v, units) : []}
+      aside={answer && <Moves answer={answer} units={units} v={v} />}
+      controls={
+        <>
+          <Group title="From the store">
+            <FromSpace given={given} id={v.space} onSpace={(s) => change({ space: s.id, ceilingM: s.size.ceilingM })} />
+            <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
+            <Pick
+              label="Preset"
+              value={v.preset}
+              none="own figures"
+              options={planning.nets.map((n) => ({ value: n.id, text: n.name }))}
+              onPick={(id) => {
+                const n = planning.nets.find((p) => p.id === id);
+                if (n)
+                  change({
+                    preset: id,
+                    netHeightM: n.heightM,
+                    netDistanceM: n.distanceM,
+                    landWithinM: n.landWithinM,
+                    standM: Math.min(v.standM ?? n.distanceM, n.distanceM),
+                  });
+              }}
+            />
+            {v.preset && <p className="text-sm text-soft">{presetNote}</p>}
+          </Group>
+          <Group title="The game">
+            {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
+            {field("netDistanceM", "Served from, to the net", "serve.netDistanceM")}
+            {field("landWithinM", "Lands within, beyond it", "serve.landWithinM")}
+            {field("clearanceM", "Clear it by", "serve.clearanceM")}
+          </Group>
+          <Group title="Here">
+            {field("standM", "Stand from the wall", "serve.standM")}
+            {field("launchHeightM", "Ball leaves the hand at", "serve.launchHeightM")}
+            <NumberRow
+              label="Launch angle"
+              unit="°"
+              value={v.angleDeg}
+              must={must("serve.angleDeg")}
+              onChange={(angleDeg) => change({ angleDeg })}
+            />
+            <NumberRow
+              label="Angle differs by ±"
+              unit="°"
+              value={v.angleSpreadDeg}
+              must={must("angleSpreadDeg")}
+              onChange={(angleSpreadDeg) => change({ angleSpreadDeg })}
+            />
+            {field("ballRadiusM", "Ball radius", "ballRadiusM")}
+            {field("handM", "Plain mark above the net", "handM")}
+            {field("ceilingM", "Ceiling (empty: sky)", "ceilingM")}
+          </Group>
+        </>
+      }
+      measures={
+        answer?.mark.feasible
+          ? [
+              { what: "Line to serve from, from the wall", m: v.standM ?? 0 },
+              { what: "Lower edge of the band", m: answer.mark.lowMarkM ?? 0, up: true },
+              { what: "Upper edge of the band", m: answer.mark.highMarkM ?? 0, up: true },
+              { what: "Plain mark, a hand above net height", m: answer.plainMarkM, up: true },
+            ]
+          : [{ what: "Plain mark, a hand above net height", m: answer?.plainMarkM ?? 0, up: true }]
+      }
+      materials={["chalk or masking tape", "tape measure", "a ball each"]}
+      cautions={["CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "FAST_RETURN", "LOOSE_BALLS"]}
+    />
+  );
+}
+
+function Drawing({
+  v,
+  answer,
+  change,
+  units,
+}: {
+  v: V;
+  answer: NetOnWall | undefined;
+  change: (patch: Partial<V>) => void;
+  units: Units;
+}) {
+  const net = v.netDistanceM ?? 6;
+  const stand = Math.min(v.standM ?? 3, net);
+  const h0 = v.launchHeightM ?? 1.5;
+  // The drawing keeps its size while one drags: as long as the court, as high as room or flight.
+  // A phone shows what lies this side of the net, and a little beyond.
+  const narrow = useNarrow();
+  const far = net + (narrow ? Math.min(0.9, v.landWithinM ?? 0) : (v.landWithinM ?? 0));
+  const beyond = (path: PathPoint[]) => (narrow ? path.filter((p) => p.xM <= far + 0.2) : path);
+  const top = Math.max(v.ceilingM ?? 0, (v.netHeightM ?? 0) + 1.2, (answer?.highestBallM ?? 0) + 0.2, 3);
+  const mark = answer?.mark;
+  const words = `Side view: serving from ${length(stand, units)} before the wall.`;
+  return (
+    <Stage world={{ left: -0.9, right: far + 0.3, bottom: 0, top }} label={words} units={units} height={430}>
+      <Floor />
+      {v.ceilingM !== null && <Ceiling at={v.ceilingM} label={`ceiling ${length(v.ceilingM, units)}`} />}
+      <Wall at={stand} top={v.ceilingM ?? undefined} />
+      <Net
+        x={net}
+        height={v.netHeightM ?? 0}
+        label={`${narrow ? "net" : "the game's net,"} ${length(v.netHeightM ?? 0, units)}`}
+        left={narrow}
+      />
+      {answer && mark?.feasible && (
+        <>
+          <Flight path={beyond(answer.slowAfterWall)} colour="var(--throw)" dashed width={2} />
+          <Flight path={beyond(answer.fastAfterWall)} colour="var(--throw)" dashed width={2} />
+          <Flight path={answer.slowPath} colour="var(--throw)" />
+          <Flight path={answer.fastPath} colour="var(--throw)" />
+          <Band x={stand} low={mark.lowMarkM ?? 0} high={mark.highMarkM ?? 0} units={units} />
+        </>
+      )}
+      {answer && <PlainMark x={stand} at={answer.plainMarkM} />}
+      <Figure at={0} handM={h0} />
+      <Dim from={0} to={stand} at={0.22} text={length(stand, units)} />
+      <Handle
+        label="Place of the wall"
+        value={stand}
+        text={`${length(stand, units)} from the thrower`}
+        least={0.5}
+        greatest={net}
+        step={0.1}
+        axis="x"
+        at={{ x: stand, y: 0.02 }}
+        onMove={(p) => change({ standM: round(Math.min(net, Math.max(0.5, p.x))) })}
+      />
+      <Handle
+        label="Ball leaves the hand"
+        value={h0}
+        text={`${length(h0, units)} above the floor`}
+        least={0.3}
+        greatest={3}
+        step={0.05}
+        axis="y"
+        vertical
+        colour="var(--throw)"
+        at={{ x: 0, y: h0 }}
+        onMove={(p) => change({ launchHeightM: round(Math.min(3, Math.max(0.3, p.y))) })}
+      />
+      <AngleHandle h0={h0} angle={v.angleDeg ?? 35} onAngle={(angleDeg) => change({ angleDeg })} />
+      <Handle
+        label="Net height"
+        value={v.netHeightM ?? 0}
+        text={length(v.netHeightM ?? 0, units)}
+        least={0.3}
+        greatest={4}
+        step={0.05}
+        axis="y"
+        vertical
+        colour="var(--color-soft)"
+        at={{ x: net, y: v.netHeightM ?? 0 }}
+        onMove={(p) => change({ netHeightM: round(Math.min(4, Math.max(0.3, p.y))), preset: "" })}
+      />
+    </Stage>
+  );
+}
+
+const round = (m: number) => Math.round(m * 100) / 100;
+
+/** A hand on the line of launch: turned about the place where the ball leaves. */
+export function AngleHandle({ h0, angle, onAngle }: { h0: number; angle: number; onAngle: (deg: number) => void }) {
+  const { x, y, perM } = useScale();
+  const r = Math.max(0.9, 70 / perM);
+  const rad = (angle * Math.PI) / 180;
+  const tip = { x: r * Math.cos(rad), y: h0 + r * Math.sin(rad) };
+  return (
+    <>
+      <line
+        aria-hidden
+        x1={x(0)}
+        y1={y(h0)}
+        x2={x(tip.x)}
+        y2={y(tip.y)}
+        stroke="var(--color-soft)"
+        strokeDasharray="2 4"
+        strokeWidth="1.500"
+        className="print:hidden"
+      />
+      <Handle
+        label="Launch angle"
+        value={angle}
+        text={`${angle} degrees upwards`}
+        least={-80}
+        greatest={80}
+        step={1}
+        axis="both"
+        colour="var(--throw)"
+        at={tip}
+        onMove={(p) => onAngle(clamp(Math.round((Math.atan2(p.y - h0, Math.max(0.02, p.x)) * 180) / Math.PI)))}
+        onStep={(dx, dy) => onAngle(clamp(Math.round(angle + dx + dy)))}
+      />
+      <LabelAt xM={tip.x} yM={tip.y} dx={16} dy={-10} anchor="start" colour="var(--throw)">
+        {`${angle}°`}
+      </LabelAt>
+    </>
+  );
+}
+
+const clamp = (deg: number) => Math.max(-80, Math.min(80, deg));
+
+function Net({ x: at, height, label, left }: { x: number; height: number; label: string; left: boolean }) {
+  const { x, y } = useScale();
+  return (
+    <g aria-hidden>
+      <line
+        x1={x(at)}
+        x2={x(at)}
+        y1={y(0)}
+        y2={y(height)}
+        stroke="var(--color-soft)"
+        strokeWidth="3"
+        strokeDasharray="4 3"
+      />
+      <LabelAt
+        xM={at}
+        yM={height}
+        dx={left ? -14 : 14}
+        dy={left ? 26 : -8}
+        anchor={left ? "end" : "start"}
+        colour="var(--color-soft)"
+      >
+        {label}
+      </LabelAt>
+    </g>
+  );
+}
+
+function Band({ x: at, low, high, units }: { x: number; low: number; high: number; units: Units }) {
+  const { x, y } = useScale();
+  const tall = y(low) - y(high);
+  return (
+    <g aria-hidden>
+      <rect x={x(at) - 3} y={y(high)} width="16" height={Math.max(2, tall)} fill="var(--throw)" />
+      <LabelAt xM={at} yM={low} dx={20} dy={tall < 18 ? 16 : 6} anchor="start" bold colour="var(--throw)">
+        {length(low, units)}
+      </LabelAt>
+      <LabelAt xM={at} yM={high} dx={20} dy={tall < 18 ? -4 : 5} anchor="start" bold colour="var(--throw)">
+        {length(high, units)}
+      </LabelAt>
+    </g>
+  );
+}
+
+function PlainMark({ x: at, at: height }: { x: number; at: number }) {
+  const { x, y } = useScale();
+  return (
+    <line
+      aria-hidden
+      x1={x(at) - 16}
+      x2={x(at) + 14}
+      y1={y(height)}
+      y2={y(height)}
+      stroke="var(--target)"
+      strokeWidth="3"
+      strokeDasharray="6 3"
+    />
+  );
+}
+
+function told(a: NetOnWall, v: V, units: Units): Said[] {
+  const m = a.mark;
+  const plain: Said = {
+    kind: "note",
+    text: `School of the plain mark: chalk at ${length(a.plainMarkM, units)}, a hand above the net; simple, and it trains the reach. Here that lies ${a.plainMarkIs ? plainMark[a.plainMarkIs] : "where no band is to compare it with"}.${a.plainMarkAboveCeiling ? " It is above the ceiling." : ""}`,
+  };
+  if (!m.feasible || m.lowMarkM === null || m.highMarkM === null || a.bandM === null)
+    return [
+      {
+        kind: "warn",
+        text:
+          m.reason === "ANGLE_TOO_FLAT"
+            ? `No serve at ${v.angleDeg}° from ${length(v.launchHeightM ?? 0, units)} clears the net: launch steeper or higher.`
+            : "No speed both clears the net and lands in: launch flatter, or allow more room to land.",
+      },
+      plain,
+    ];
+  const said: Said[] = [
+    {
+      text: `From ${length(v.standM ?? 0, units)}, a serve at ${v.angleDeg}° that is good in the game meets the wall between ${length(m.lowMarkM, units)} and ${length(m.highMarkM, units)}: chalk that band, ${length(a.bandM, units)} high.`,
+    },
+  ];
+  if (a.narrowerThanBall)
+    said.push({
+      kind: "warn",
+      text: `The band is narrower than the ball (${length(2 * (v.ballRadiusM ?? 0), units)}): step back, or take it as a line to aim at.`,
+    });
+  if (a.sharedLowM === null)
+    said.push({
+      kind: "warn",
+      text: `No single mark serves every angle within ±${v.angleSpreadDeg}°: the bands do not overlap. Keep the launch angle the same, or step back.`,
+    });
+  else
+    said.push({
+      kind: "note",
+      text: `What serves every angle within ±${v.angleSpreadDeg}°: ${length(a.sharedLowM, units)} to ${length(a.sharedHighM ?? 0, units)}.`,
+    });
+  if (a.underCeiling === false)
+    said.push({
+      kind: "warn",
+      text: `The ball reaches ${length(a.highestBallM ?? 0, units)} on its way, and the ceiling is at ${length(v.ceilingM ?? 0, units)}. ${mend(a, units)}`,
+    });
+  said.push({
+    kind: "note",
+    text: `Speeds from ${m.minSpeedMs?.toFixed(1)} to ${m.maxSpeedMs === null ? "any" : m.maxSpeedMs.toFixed(1)} m/s. Mark it rather too high than too low.`,
+  });
+  said.push(plain, { kind: "note", text: noDrag });
+  return said;
+}
+
+function mend(a: NetOnWall, units: Units): string {
+  const from = a.fitsFromM === null ? "" : `from ${length(a.fitsFromM, units)}`;
+  const at = a.fitsAtDeg === null ? "" : `at ${a.fitsAtDeg}°`;
+  if (from && at) return `It fits ${from}, or ${at} from here.`;
+  return from || at ? `It fits ${from || `${at} from here`}.` : "No nearer place and no flatter angle fits under it.";
+}
+
+/** How the band moves with the angle and with every step back. */
+function Moves({ answer, units, v }: { answer: NetOnWall; units: Units; v: V }) {
+  const cell = (low: number | null, high: number | null) =>
+    low === null || high === null ? "no band" : `${length(low, units)} – ${length(high, units)}`;
+  const table = (caption: string, head: string, rows: { key: string; band: string; here: boolean }[]) => (
+    <table className="w-full text-left text-[0.95rem]">
+      <caption className="pb-1 text-left font-bold">{caption}</caption>
+      <thead className="text-sm text-soft">
+        <tr>
+          <th scope="col">{head}</th>
+          <th scope="col">band</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.key} className={`border-t border-rule ${r.here ? "bg-tint font-bold" : ""}`}>
+            <th scope="row" className="clock py-0.5 font-normal">
+              {r.key}
+            </th>
+            <td className="clock">{r.band}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+  return (
+    <div className="mt-4 grid gap-6 sm:grid-cols-2">
+      {table(
+        "With the launch angle, from here",
+        "angle",
+        answer.byAngle.map((b) => ({
+          key: `${b.angleDeg}°`,
+          band: cell(b.lowMarkM, b.highMarkM),
+          here: b.angleDeg === v.angleDeg,
+        })),
+      )}
+      {table(
+        `With every pace back, at ${v.angleDeg}°`,
+        "from the wall",
+        answer.byStep.slice(0, 12).map((b) => ({
+          key: length(b.standM, units),
+          band: cell(b.lowMarkM, b.highMarkM),
+          here: false,
+        })),
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,324 @@
+import { useQuery } from "@tanstack/react-query";
+import { footprints } from "../../api/queries";
+import type { RoomSheet } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { Dim } from "../../drawing/pieces";
+import { Stage, useScale } from "../../drawing/stage";
+import { length, type Units } from "../../lengths";
+import { count } from "../../words";
+import { noRoom } from "../../words-marks";
+import type { Given } from "./given";
+import { LengthField, NumberRow } from "./length-field";
+import { FromSpace, Group, Pick, Switch } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = {
+  roomLengthM: number | null;
+  roomWidthM: number | null;
+  ceilingM: number | null;
+  hasWall: boolean;
+  runM: number | null;
+  depthM: number | null;
+  lengthM: number | null;
+  widthM: number | null;
+  gapM: number | null;
+  edgeM: number | null;
+  needsWall: boolean;
+  oneRow: boolean;
+  heightM: number | null;
+  pupils: number | null;
+  perSpot: number | null;
+  workingPerSpot: number | null;
+  space: string;
+  ladder: string;
+};
+
+/** Any space and footprint: the placed spots, waves, who works and who counts. */
+export function RoomWorking({ given }: { given: Given }) {
+  const { units } = given;
+  const all = useQuery(footprints);
+  const size = given.space?.size;
+  const [v, change] = useValues<V>({
+    roomLengthM: size?.lengthM ?? 9,
+    roomWidthM: size?.widthM ?? 6,
+    ceilingM: size?.ceilingM ?? null,
+    hasWall: !!size?.wall,
+    runM: size?.wall?.runM ?? size?.lengthM ?? 9,
+    depthM: size?.wall?.depthM ?? size?.widthM ?? 6,
+    lengthM: 2,
+    widthM: 2,
+    gapM: 0.5,
+    edgeM: 0.5,
+    needsWall: false,
+    oneRow: false,
+    heightM: null,
+    pupils: given.chosen?.pupils.length ?? 24,
+    perSpot: 2,
+    workingPerSpot: 1,
+    space: given.space?.id ?? "",
+    ladder: "",
+  });
+  const { answer, must, problem } = useReckon<RoomSheet>("room", {
+    room: {
+      space: {
+        lengthM: v.roomLengthM,
+        widthM: v.roomWidthM,
+        ceilingM: v.ceilingM,
+        wall: v.hasWall ? { runM: v.runM, depthM: v.depthM } : null,
+      },
+      footprint: {
+        lengthM: v.lengthM,
+        widthM: v.widthM,
+        gapM: v.gapM,
+        edgeM: v.edgeM,
+        needsWall: v.needsWall,
+        oneRow: v.oneRow,
+        heightM: v.heightM,
+      },
+      pupils: v.pupils,
+      perSpot: v.perSpot,
+    },
+    workingPerSpot: v.workingPerSpot,
+  });
+  const field = (key: keyof V & string, label: string, path: string) => (
+    <LengthField
+      label={label}
+      units={units}
+      valueM={v[key] as number | null}
+      must={must(path)}
+      stepM={0.1}
+      onChange={(m) => change({ [key]: m } as Partial<V>)}
+    />
+  );
+  const number = (key: keyof V & string, label: string, path: string) => (
+    <NumberRow
+      label={label}
+      value={v[key] as number | null}
+      must={must(path)}
+      onChange={(n) => change({ [key]: n } as Partial<V>)}
+    />
+  );
+  return (
+    <Working
+      title="Room"
+      given={given}
+      values={v}
+      problem={problem}
+      drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
+      said={answer ? told(answer, v) : []}
+      controls={
+        <>
+          <Group title="From the store">
+            <FromSpace
+              given={given}
+              id={v.space}
+              onSpace={(s) =>
+                change({
+                  space: s.id,
+                  roomLengthM: s.size.lengthM,
+                  roomWidthM: s.size.widthM,
+                  ceilingM: s.size.ceilingM,
+                  hasWall: !!s.size.wall,
+                  runM: s.size.wall?.runM ?? s.size.lengthM,
+                  depthM: s.size.wall?.depthM ?? s.size.widthM,
+                })
+              }
+            />
+            <Pick
+              label="Task"
+              value={v.ladder}
+              none="own footprint"
+              options={(all.data ?? []).map((l) => ({ value: l.ladderId, text: l.name }))}
+              onPick={(id) => {
+                const ladder = all.data?.find((l) => l.ladderId === id);
+                if (ladder)
+                  change({
+                    ladder: id,
+                    ...ladder.footprint,
+                    perSpot: ladder.perSpot,
+                    workingPerSpot: ladder.workingAtOnce,
+                  });
+              }}
+            />
+          </Group>
+          <Group title="The space">
+            {field("roomLengthM", "Length", "room.space.lengthM")}
+            {field("roomWidthM", "Width", "room.space.widthM")}
+            {field("ceilingM", "Ceiling (empty: sky)", "room.space.ceilingM")}
+            <Switch label="A free wall" on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
+            {v.hasWall && field("runM", "Wall, along it", "room.space.wall.runM")}
+            {v.hasWall && field("depthM", "Floor before it", "room.space.wall.depthM")}
+          </Group>
+          <Group title="One spot">
+            {field("lengthM", "Along the throw", "room.footprint.lengthM")}
+            {field("widthM", "Across", "room.footprint.widthM")}
+            {field("gapM", "Free between spots", "room.footprint.gapM")}
+            {field("edgeM", "Free to the edge", "room.footprint.edgeM")}
+            {field("heightM", "Height needed (empty: any)", "room.footprint.heightM")}
+            <Switch label="At the wall" on={v.needsWall} onChange={(needsWall) => change({ needsWall })} />
+            <Switch label="All in one row, same way" on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
+          </Group>
+          <Group title="People">
+            {number("pupils", "Pupils", "room.pupils")}
+            {number("perSpot", "At each spot", "room.perSpot")}
+            {number("workingPerSpot", "of them work at once", "workingPerSpot")}
+          </Group>
+        </>
+      }
+      measures={[
+        { what: "Space, length", m: v.roomLengthM ?? 0 },
+        { what: "Space, width", m: v.roomWidthM ?? 0 },
+        { what: "One spot, along the throw", m: v.lengthM ?? 0 },
+        { what: "One spot, across", m: v.widthM ?? 0 },
+        { what: "Free between spots", m: v.gapM ?? 0 },
+        { what: "Free to the edge", m: v.edgeM ?? 0 },
+      ]}
+      materials={[`${4 * (answer?.spots.spots ?? 0)} flat markers or chalk for the corners`, "tape measure"]}
+      cautions={["STAIRS_AND_DOORS", "TRIP_MARKERS", "SWING_CLEARANCE", "LOOSE_BALLS"]}
+    />
+  );
+}
+
+function Drawing({
+  v,
+  answer,
+  change,
+  units,
+}: {
+  v: V;
+  answer: RoomSheet | undefined;
+  change: (p: Partial<V>) => void;
+  units: Units;
+}) {
+  const atWall = v.needsWall && v.hasWall;
+  const long = Math.max(0.5, (atWall ? v.runM : v.roomLengthM) ?? 5);
+  const wide = Math.max(0.5, (atWall ? v.depthM : v.roomWidthM) ?? 5);
+  const [alongKey, acrossKey] = atWall ? (["runM", "depthM"] as const) : (["roomLengthM", "roomWidthM"] as const);
+  const round = (m: number) => Math.round(Math.max(0.5, Math.min(200, m)) * 10) / 10;
+  return (
+    <Stage
+      world={{ left: -1.1, right: long + 0.8, bottom: -wide - 0.5, top: 0.5 }}
+      units={units}
+      height={480}
+      label={`From above: ${length(long, units)} by ${length(wide, units)}${answer ? `, ${count(answer.spots.spots, "spot", "spots")}` : ""}`}
+    >
+      <Room long={long} wide={wide} wall={atWall} />
+      {answer && <Spots answer={answer} v={v} />}
+      <Dim from={0} to={long} at={0.22} text={length(long, units)} />
+      <Dim from={-wide} to={0} at={-0.22} text={length(wide, units)} upright side={-1} />
+      <Handle
+        label="Length of the space"
+        value={long}
+        text={length(long, units)}
+        least={0.5}
+        greatest={200}
+        step={0.1}
+        axis="x"
+        at={{ x: long, y: -wide / 2 }}
+        onMove={(p) => change({ [alongKey]: round(p.x), space: "" })}
+      />
+      <Handle
+        label="Width of the space"
+        value={wide}
+        text={length(wide, units)}
+        least={0.5}
+        greatest={200}
+        step={0.1}
+        axis="y"
+        at={{ x: long / 2, y: -wide }}
+        onMove={(p) => change({ [acrossKey]: round(-p.y), space: "" })}
+        onStep={(dx, dy) => change({ [acrossKey]: round(wide + dx - dy), space: "" })}
+      />
+    </Stage>
+  );
+}
+
+function Room({ long, wide, wall }: { long: number; wide: number; wall: boolean }) {
+  const { x, y } = useScale();
+  return (
+    <g aria-hidden>
+      <rect
+        x={x(0)}
+        y={y(0)}
+        width={x(long) - x(0)}
+        height={y(-wide) - y(0)}
+        fill="var(--color-tint)"
+        stroke="var(--color-ink)"
+        strokeWidth="3"
+      />
+      {wall && <line x1={x(0)} x2={x(long)} y1={y(0)} y2={y(0)} stroke="var(--throw)" strokeWidth="9" />}
+    </g>
+  );
+}
+
+/** A filled circle works, an open one counts or feeds. */
+function Spots({ answer, v }: { answer: RoomSheet; v: V }) {
+  const { x, y, perM } = useScale();
+  const perSpot = v.perSpot ?? 1;
+  let working = answer.working;
+  let counting = answer.counting;
+  return (
+    <g aria-hidden>
+      {answer.spots.placed.slice(0, 1500).map((s) => {
+        const px = x(s.xM);
+        const py = y(-s.yM);
+        const w = s.alongM * perM;
+        const h = s.acrossM * perM;
+        const r = Math.max(2, Math.min(9, Math.min(w, h) / 6));
+        const workers = Math.min(v.workingPerSpot ?? 1, working);
+        const others = Math.min(perSpot - workers, counting);
+        working -= workers;
+        counting -= others;
+        return (
+          <g key={`${s.xM} ${s.yM}`}>
+            <rect
+              x={px}
+              y={py}
+              width={w}
+              height={h}
+              fill="#fffdf8"
+              stroke="var(--throw)"
+              strokeWidth="2"
+              strokeDasharray="6 4"
+            />
+            {Array.from({ length: Math.min(8, workers + others) }, (_, i) => {
+              const share = (i + 1) / (Math.min(8, workers + others) + 1);
+              return (
+                <circle
+                  // biome-ignore lint/suspicious/noArrayIndexKey: people of one spot are told apart by their place only
+                  key={i}
+                  cx={w >= h ? px + w * share : px + w / 2}
+                  cy={w >= h ? py + h / 2 : py + h * share}
+                  r={r}
+                  fill={i < workers ? "var(--color-ink)" : "#fffdf8"}
+                  stroke="var(--color-ink)"
+                  strokeWidth="2"
+                />
+              );
+            })}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function told(a: RoomSheet, v: V): Said[] {
+  if (a.spots.reason) return [{ kind: "warn", text: `Nothing fits: ${noRoom[a.spots.reason]}.` }];
+  const waves = a.spots.waves ?? 0;
+  const said: Said[] = [
+    {
+      text: `${count(a.spots.spots, "spot fits", "spots fit")} in rows (${a.spots.rows} × ${a.spots.columns}): ${a.working} work, ${a.counting} count or feed, ${a.waiting} wait. ${count(waves, "wave", "waves")} × ${count(a.partsToRotate, "part", "parts")} = ${count(a.turns, "turn", "turns")} until everyone has worked.`,
+    },
+  ];
+  if (a.waiting > 0)
+    said.push({ kind: "note", text: "Those who wait need a quiet task of their own, or they stand idle." });
+  if ((v.pupils ?? 0) > 0)
+    said.push({
+      kind: "note",
+      text: "Filled: works. Open: counts or feeds. A plain grid: a cleverer packing may hold more.",
+    });
+  return said;
+}

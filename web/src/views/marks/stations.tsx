@@ -1,0 +1,309 @@
+import type { Partners, Roles, Stations } from "../../api/types";
+import { clock, count } from "../../words";
+import type { Given } from "./given";
+import { NumberRow } from "./length-field";
+import { Group, Switch } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = {
+  mode: string;
+  groups: number | null;
+  stations: number | null;
+  explainSec: number | null;
+  roundSec: number | null;
+  swapSec: number | null;
+  start: string;
+  people: number | null;
+  howMany: number | null;
+  named: boolean;
+  inGroup: number | null;
+  roles: number | null;
+  roleNames: string;
+};
+
+const modes = [
+  { value: "stations", text: "Stations" },
+  { value: "partners", text: "Partners" },
+  { value: "roles", text: "Roles" },
+];
+
+/** Who goes where, with whom, in which part; printed large. */
+export function StationsWorking({ given }: { given: Given }) {
+  const pupils = given.chosen?.pupils ?? [];
+  const [v, change] = useValues<V>({
+    mode: "stations",
+    groups: 4,
+    stations: 4,
+    explainSec: 180,
+    roundSec: 300,
+    swapSec: 45,
+    start: "10:00",
+    people: Math.max(2, Math.min(64, pupils.length || 12)),
+    howMany: 5,
+    named: pupils.length > 1,
+    inGroup: 4,
+    roles: 3,
+    roleNames: "throws, catches, counts",
+  });
+  const stations = useReckon<Stations>("stations", {
+    groups: v.groups,
+    stations: v.stations,
+    explainSec: v.explainSec,
+    roundSec: v.roundSec,
+    swapSec: v.swapSec,
+  });
+  const partners = useReckon<Partners>("partners", { people: v.people, howMany: v.howMany });
+  const roles = useReckon<Roles>("roles", { people: v.inGroup, roles: v.roles });
+  const shown = v.mode === "stations" ? stations : v.mode === "partners" ? partners : roles;
+  const number = (key: keyof V & string, label: string, unit = "", path: string = key) => (
+    <NumberRow
+      label={label}
+      unit={unit}
+      value={v[key] as number | null}
+      must={shown.must(path)}
+      onChange={(n) => change({ [key]: n } as Partial<V>)}
+    />
+  );
+  const name = (n: number) => (v.named ? (pupils[n - 1]?.name ?? `No. ${n}`) : `${n}`);
+  const roleName = (n: number) => v.roleNames.split(",")[n - 1]?.trim() || `role ${n}`;
+  return (
+    <Working
+      title="Stations and partners"
+      given={given}
+      values={v}
+      problem={shown.problem}
+      drawing={
+        <>
+          <fieldset className="mb-3 flex flex-wrap gap-2 print:hidden">
+            <legend className="sr-only">What is to rotate</legend>
+            {modes.map((m) => (
+              <button
+                key={m.value}
+                type="button"
+                className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
+                aria-pressed={v.mode === m.value}
+                onClick={() => change({ mode: m.value })}
+              >
+                {m.text}
+              </button>
+            ))}
+          </fieldset>
+          {v.mode === "stations" && stations.answer && (
+            <StationTable answer={stations.answer} groups={v.groups ?? 0} start={v.start} />
+          )}
+          {v.mode === "partners" && partners.answer && <PartnerTable answer={partners.answer} name={name} />}
+          {v.mode === "roles" && roles.answer && <RoleTable answer={roles.answer} roleName={roleName} />}
+        </>
+      }
+      said={
+        v.mode === "stations"
+          ? stations.answer
+            ? toldStations(stations.answer, v)
+            : []
+          : v.mode === "partners"
+            ? partners.answer
+              ? toldPartners(partners.answer, v)
+              : []
+            : roles.answer
+              ? [
+                  {
+                    text: `${count(roles.answer.roleOfPerson.length, "turn", "turns")}, and everyone has had each role once.`,
+                  },
+                ]
+              : []
+      }
+      controls={
+        v.mode === "stations" ? (
+          <Group title="The rotation">
+            {number("groups", "Groups")}
+            {number("stations", "Stations")}
+            {number("explainSec", "Explaining", "s")}
+            {number("roundSec", "At each station", "s")}
+            {number("swapSec", "To change over", "s")}
+            <label className="flex items-center gap-2">
+              <span className="mr-auto">Starts at</span>
+              <input
+                type="time"
+                className="field"
+                value={v.start}
+                onChange={(e) => change({ start: e.target.value })}
+              />
+              <span className="w-7" />
+            </label>
+          </Group>
+        ) : v.mode === "partners" ? (
+          <Group title="Partners">
+            {number("people", "People")}
+            {number("howMany", "Rounds")}
+            {pupils.length > 1 && (
+              <Switch
+                label={`Names of ${given.chosen?.name}`}
+                on={v.named}
+                onChange={(named) => change({ named, ...(named ? { people: Math.min(64, pupils.length) } : {}) })}
+              />
+            )}
+          </Group>
+        ) : (
+          <Group title="Roles">
+            {number("inGroup", "In the group", "", "people")}
+            {number("roles", "Roles")}
+            <label className="block">
+              <span>Their names, with commas</span>
+              <input
+                className="field w-full"
+                value={v.roleNames}
+                maxLength={200}
+                onChange={(e) => change({ roleNames: e.target.value })}
+              />
+            </label>
+          </Group>
+        )
+      }
+      measures={[]}
+      materials={
+        v.mode === "stations"
+          ? [`${v.stations} station cards`, "a clock that everyone sees", "a call to change over"]
+          : ["this table on the wall"]
+      }
+      cautions={["STAIRS_AND_DOORS", "LOOSE_BALLS", "SWING_CLEARANCE"]}
+    />
+  );
+}
+
+const cell = "border-2 border-ink px-3 py-2 text-center text-lg print:text-2xl";
+
+/** "10:00" and 300 s later -> "10:05" */
+export function later(start: string, sec: number): string {
+  const [h, m] = start.split(":").map(Number);
+  if (h === undefined || m === undefined || Number.isNaN(h + m)) return clock(sec);
+  const all = (h * 3600 + m * 60 + sec) % 86_400;
+  const two = (n: number) => String(Math.floor(n)).padStart(2, "0");
+  const rest = all % 60;
+  return `${two(all / 3600)}:${two((all % 3600) / 60)}${rest ? `:${two(rest)}` : ""}`;
+}
+
+function StationTable({ answer, groups, start }: { answer: Stations; groups: number; start: string }) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="border-collapse" data-testid="table">
+        <caption className="sr-only">Station of each group, round by round</caption>
+        <thead>
+          <tr>
+            <th scope="col" className={cell}>
+              From
+            </th>
+            {Array.from({ length: groups }, (_, g) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
+              <th scope="col" key={g} className={cell}>{`Group ${g + 1}`}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {answer.rounds.map((r) => (
+            <tr key={r.startSec}>
+              <th scope="row" className={`${cell} clock`}>
+                {later(start, r.startSec)}
+              </th>
+              {r.stationOfGroup.map((s, g) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
+                <td key={g} className={`${cell} ${s === null ? "text-soft" : "font-bold"}`}>
+                  {s ?? "rests"}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function PartnerTable({ answer, name }: { answer: Partners; name: (n: number) => string }) {
+  return (
+    <div className="space-y-3" data-testid="table">
+      {answer.rounds.map((r, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
+        <section key={i} className="break-inside-avoid border-t-2 border-ink pt-1.5">
+          <h2>Round {i + 1}</h2>
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-5 text-[1.02rem] print:text-lg">
+            {r.pairs.map((p) => (
+              <li key={p.one}>
+                {name(p.one)} – {name(p.other)}
+              </li>
+            ))}
+            {r.sitsOut !== null && <li className="text-soft">{name(r.sitsOut)} joins a pair or counts</li>}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function RoleTable({ answer, roleName }: { answer: Roles; roleName: (n: number) => string }) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="border-collapse" data-testid="table">
+        <caption className="sr-only">Role of each person, turn by turn</caption>
+        <thead>
+          <tr>
+            <th scope="col" className={cell}>
+              Turn
+            </th>
+            {answer.roleOfPerson[0]?.map((_, p) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number
+              <th scope="col" key={p} className={cell}>{`Person ${p + 1}`}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {answer.roleOfPerson.map((turn, t) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a turn is its number
+            <tr key={t}>
+              <th scope="row" className={cell}>
+                {t + 1}
+              </th>
+              {turn.map((role, p) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number
+                <td key={p} className={`${cell} ${role ? "font-bold" : "text-soft"}`}>
+                  {role ? roleName(role) : "waits"}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function toldStations(a: Stations, v: V): Said[] {
+  const rest = (v.groups ?? 0) - (v.stations ?? 0);
+  return [
+    {
+      text: `${count(a.rounds.length, "round", "rounds")} of ${clock(v.roundSec ?? 0)}, ${clock(v.swapSec ?? 0)} to change over: every group has been everywhere after ${clock(a.totalSec)}, at ${later(v.start, a.totalSec)}.`,
+    },
+    ...(rest > 0
+      ? [
+          {
+            kind: "note" as const,
+            text: `${count(rest, "group rests", "groups rest")} in every round, each equally often: give them a quiet task.`,
+          },
+        ]
+      : []),
+  ];
+}
+
+function toldPartners(a: Partners, v: V): Said[] {
+  return [
+    (v.howMany ?? 0) > a.roundsUntilAgain
+      ? {
+          kind: "warn",
+          text: `After ${a.roundsUntilAgain} rounds everybody has met everybody; then the same pairs come again.`,
+        }
+      : {
+          text: `Nobody meets twice: pairs would come again only after ${count(a.roundsUntilAgain, "round", "rounds")}.`,
+        },
+  ];
+}

@@ -1,0 +1,301 @@
+import type { Reach, Staircase } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { LabelAt } from "../../drawing/pieces";
+import { Plot, usePlot } from "../../drawing/plot";
+import { length, shoes, type Units } from "../../lengths";
+import { clock, count, percent } from "../../words";
+import type { Given } from "./given";
+import { LengthField, NumberRow } from "./length-field";
+import { Group, Pick } from "./prefill";
+import { useReckon } from "./use-reckon";
+import { useValues } from "./use-values";
+import { type Said, Working } from "./working";
+
+type V = {
+  startStep: number | null;
+  makesToStep: number | null;
+  onMiss: string;
+  results: string;
+  stepM: number | null;
+  pupil: string;
+  roundSec: number | null;
+  percentIn: number | null;
+  secPerThrow: number | null;
+  fetchSec: number | null;
+  walkSecPerStep: number | null;
+};
+
+/** Step back when it works: a staircase replayed, and how far a round allows. */
+export function StepByStepWorking({ given }: { given: Given }) {
+  const { units, planning } = given;
+  const [v, change] = useValues<V>({
+    startStep: 1,
+    makesToStep: 2,
+    onMiss: "STEP_IN",
+    results: "HHHHMHHMHMHHM",
+    stepM: given.shoeM,
+    pupil: "",
+    roundSec: 120,
+    percentIn: 75,
+    secPerThrow: 3,
+    fetchSec: planning.usual.fetchSec,
+    walkSecPerStep: planning.usual.walkSecPerStep,
+  });
+  const stairs = useReckon<Staircase>("staircase", {
+    startStep: v.startStep,
+    makesToStep: v.makesToStep,
+    onMiss: v.onMiss,
+    results: v.results,
+    stepM: v.stepM,
+  });
+  const reach = useReckon<Reach>("reach-in-time", {
+    roundSec: v.roundSec,
+    makesToStep: v.makesToStep,
+    p: v.percentIn === null ? null : v.percentIn / 100,
+    secPerThrow: v.secPerThrow,
+    fetchSec: v.fetchSec,
+    walkSecPerStep: v.walkSecPerStep,
+  });
+  const pupils = given.chosen?.pupils.filter((p) => p.details.shoeCm !== null) ?? [];
+  const must = (f: string) => stairs.must(f) ?? reach.must(f);
+  const number = (key: keyof V & string, label: string, unit = "", path: string = key) => (
+    <NumberRow
+      label={label}
+      unit={unit}
+      value={v[key] as number | null}
+      must={unit === "%" && must(path) ? "must be from 0 to 100" : must(path)}
+      onChange={(n) => change({ [key]: n } as Partial<V>)}
+    />
+  );
+  return (
+    <Working
+      title="Step by step"
+      given={given}
+      values={v}
+      problem={stairs.problem ?? reach.problem}
+      drawing={<Path answer={stairs.answer} v={v} change={change} />}
+      said={[
+        ...(stairs.answer ? toldStairs(stairs.answer, v, units, given.shoeM) : []),
+        ...(reach.answer ? [toldReach(reach.answer, v, units)] : []),
+      ]}
+      aside={
+        <div className="mt-3 space-y-2 print:hidden">
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn btn-main" onClick={() => change({ results: `${v.results}H` })}>
+              Hit
+            </button>
+            <button type="button" className="btn" onClick={() => change({ results: `${v.results}M` })}>
+              Miss
+            </button>
+            <button
+              type="button"
+              className="btn btn-small"
+              disabled={!v.results}
+              onClick={() => change({ results: v.results.slice(0, -1) })}
+            >
+              Take back
+            </button>
+            <button
+              type="button"
+              className="btn btn-small"
+              disabled={!v.results}
+              onClick={() => change({ results: "" })}
+            >
+              Clear
+            </button>
+          </div>
+          <label className="block">
+            <span className="font-semibold">Results, H for a hit, M for a miss</span>
+            <input
+              className="field w-full font-mono"
+              value={v.results}
+              aria-invalid={!!stairs.must("results")}
+              onChange={(e) => change({ results: e.target.value.toUpperCase().replaceAll(/[\s,.]/g, "") })}
+            />
+          </label>
+          {stairs.must("results") && (
+            <p role="alert" className="bg-alert px-2 py-0.5 text-sm font-semibold text-white">
+              Results {stairs.must("results")}
+            </p>
+          )}
+        </div>
+      }
+      controls={
+        <>
+          <Group title="The rule">
+            {number("makesToStep", "Hits in a row to step back")}
+            <Pick
+              label="A miss"
+              value={v.onMiss}
+              options={[
+                { value: "STAY", text: "stays" },
+                { value: "STEP_IN", text: "steps in by one" },
+                { value: "RESTART", text: "starts again" },
+              ]}
+              onPick={(onMiss) => change({ onMiss })}
+            />
+            {number("startStep", "Starts at step")}
+          </Group>
+          <Group title="The step">
+            {pupils.length > 0 && (
+              <Pick
+                label="Shoe of"
+                value={v.pupil}
+                none="class, on average"
+                options={pupils.map((p) => ({ value: p.id, text: p.name }))}
+                onPick={(pupil) => {
+                  const shoe = pupils.find((p) => p.id === pupil)?.details.shoeCm;
+                  if (shoe) {
+                    change({ pupil, stepM: shoe / 100 });
+                    given.setShoeM(shoe / 100);
+                  }
+                }}
+              />
+            )}
+            <LengthField
+              label="One step"
+              units={units}
+              valueM={v.stepM}
+              must={stairs.must("stepM")}
+              stepM={0.01}
+              onChange={(stepM) => change({ stepM })}
+            />
+          </Group>
+          <Group title="How far in a round">
+            {number("roundSec", "Round", "s")}
+            {number("percentIn", "Goes in", "%", "p")}
+            {number("secPerThrow", "One throw", "s")}
+            {number("fetchSec", "A fetch after a miss", "s")}
+            {number("walkSecPerStep", "Walk, for each step", "s")}
+          </Group>
+        </>
+      }
+      measures={[
+        { what: "One step", m: v.stepM ?? 0 },
+        ...(stairs.answer?.furthestHeld ? [{ what: "Furthest held", m: stairs.answer.furthestHeldM }] : []),
+        ...(stairs.answer?.settleStep ? [{ what: "Settles at", m: stairs.answer.settleStep * (v.stepM ?? 0) }] : []),
+        ...(reach.answer?.withoutMiss
+          ? [{ what: "Furthest this round allows", m: reach.answer.withoutMiss * (v.stepM ?? 0) }]
+          : []),
+      ]}
+      materials={["chalk or tape for the steps", "a target", "two soft balls"]}
+      cautions={["LOOSE_BALLS", "THROWING_COUNTS", "TRIP_MARKERS"]}
+    />
+  );
+}
+
+/** The step of every throw: filled for a hit, open for a miss. */
+function Path({ answer, v, change }: { answer: Staircase | undefined; v: V; change: (p: Partial<V>) => void }) {
+  const path = answer?.path ?? [];
+  const shown = path.slice(-60);
+  const from = path.length - shown.length;
+  const most = Math.max(6, (v.startStep ?? 1) + 1, ...shown) + 1;
+  const every = Math.max(1, Math.ceil(most / 10));
+  const long = Math.max(16, shown.length + 2);
+  return (
+    <Plot
+      label={`The step of each of ${path.length} throws`}
+      x={{
+        from: from + 0.2,
+        to: from + long,
+        ticks: [1, 5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60].map((t) => t + from).filter((t) => t < from + long),
+        name: "throw",
+      }}
+      y={{
+        from: 0,
+        to: most,
+        ticks: Array.from({ length: Math.floor(most / every) + 1 }, (_, i) => i * every).filter((t) => t > 0),
+        name: "step, from the target",
+      }}
+      height={360}
+    >
+      <Stairs path={shown} from={from} results={v.results.slice(from)} />
+      {answer?.settleStep != null && <Settles at={answer.settleStep} />}
+      <Handle
+        label="Starting step"
+        value={v.startStep ?? 1}
+        text={`step ${v.startStep}`}
+        least={1}
+        greatest={40}
+        step={1}
+        axis="y"
+        vertical
+        at={{ x: from + 0.45, y: v.startStep ?? 1 }}
+        onMove={(p) => change({ startStep: Math.max(1, Math.min(40, Math.round(p.y))) })}
+      />
+    </Plot>
+  );
+}
+
+function Stairs({ path, from, results }: { path: number[]; from: number; results: string }) {
+  const { x, y } = usePlot();
+  const d = path.map((s, i) => `${i ? "L" : "M"}${x(from + i + 1)} ${y(s)}`).join("");
+  return (
+    <g aria-hidden>
+      <path d={d} fill="none" stroke="var(--throw)" strokeWidth="2" />
+      {path.map((s, i) => (
+        <circle
+          // biome-ignore lint/suspicious/noArrayIndexKey: throws keep their order
+          key={i}
+          cx={x(from + i + 1)}
+          cy={y(s)}
+          r="6"
+          fill={results[i] === "H" ? "var(--throw)" : "#fffdf8"}
+          stroke="var(--throw)"
+          strokeWidth="2.500"
+        />
+      ))}
+    </g>
+  );
+}
+
+function Settles({ at }: { at: number }) {
+  const { x, y, world } = usePlot();
+  return (
+    <g aria-hidden>
+      <line
+        x1={x(world.left)}
+        x2={x(world.right)}
+        y1={y(at)}
+        y2={y(at)}
+        stroke="var(--target)"
+        strokeWidth="2.500"
+        strokeDasharray="8 5"
+      />
+      <LabelAt xM={world.right} yM={at} dx={-4} dy={-8} anchor="end" bold colour="var(--target)">
+        {`settles at ${at.toFixed(1)}`}
+      </LabelAt>
+    </g>
+  );
+}
+
+function toldStairs(a: Staircase, v: V, units: Units, shoeM: number): Said[] {
+  const step = v.stepM ?? 0;
+  const place = (steps: number) => `${length(steps * step, units)} or ${shoes(steps * step, shoeM)}`;
+  const said: Said[] = [];
+  if (v.results.length === 0) return [{ text: `Starts at step ${v.startStep}. Tap each throw as a hit or a miss.` }];
+  said.push({
+    text:
+      a.furthestHeld === 0
+        ? `${count(v.results.length, "throw", "throws")}: no step held yet; next from step ${a.endStep} (${place(a.endStep)}).`
+        : `${count(v.results.length, "throw", "throws")}: furthest held is step ${a.furthestHeld} (${place(a.furthestHeld)}); next from step ${a.endStep} (${place(a.endStep)}).`,
+  });
+  if (a.settleStep !== null)
+    said.push({
+      text: `It settles at step ${a.settleStep.toFixed(1)}, ${place(a.settleStep)} (mean of ${count(a.reversals.length, "turn", "turns")}).${a.settlesAtShare === null ? "" : ` There about ${percent(a.settlesAtShare)} of the throws go in.`}`,
+    });
+  else said.push({ kind: "note", text: "It has not turned back yet: more throws will show where it settles." });
+  return said;
+}
+
+function toldReach(a: Reach, v: V, units: Units): Said {
+  const step = v.stepM ?? 0;
+  const last = a.steps.find((s) => s.step === a.likely);
+  const likely =
+    a.likely === 0
+      ? "not even the first step is likely"
+      : `step ${a.likely} is likely (${length(a.likely * step, units)}${last?.expectedSec ? `, after ${clock(last.expectedSec)}` : ""})`;
+  return {
+    text: `In ${clock(v.roundSec ?? 0)} nobody gets past step ${a.withoutMiss} (${length(a.withoutMiss * step, units)}), even without a miss; when ${v.percentIn} % go in, ${likely}.`,
+  };
+}

@@ -1,0 +1,16 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Problem } from "../../api/client";
+import { reckoning } from "../../api/queries";
+
+/** What the core answers; while a new answer is on its way, and while a field is wrong, the last one stays. */
+export function useReckon<A>(name: string, ask: unknown) {
+  const query = useQuery({ ...reckoning<A>(name, ask), placeholderData: keepPreviousData });
+  const problem = query.error instanceof Problem ? query.error : undefined;
+  return {
+    answer: query.data,
+    problem,
+    /** What a field of the question must be, if something is wrong with it. */
+    must: (field: string) => problem?.must(field),
+    settled: !query.isFetching,
+  };
+}

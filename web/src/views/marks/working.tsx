@@ -1,0 +1,222 @@
+import { ArrowLeft, Link2, Printer } from "lucide-react";
+import { type ReactNode, useState } from "react";
+import { Link } from "react-router";
+import type { Problem } from "../../api/client";
+import { length, type Units } from "../../lengths";
+import { Choice } from "../../ui/choice";
+import { Sheet } from "../../ui/sheet";
+import { caution, deferring } from "../../words";
+import type { Given } from "./given";
+import { type Measure, MeasureTable } from "./measures";
+import { link, type Values } from "./use-values";
+
+export type Said = { text: string; kind?: "warn" | "note" };
+
+/** One working on one screen: the drawing, what it says in words, the values, and the marking-out sheet that is printed. */
+export function Working({
+  title,
+  given,
+  values,
+  drawing,
+  said,
+  problem,
+  controls,
+  aside,
+  measures,
+  materials,
+  cautions,
+}: {
+  title: string;
+  given: Given;
+  values: Values;
+  drawing: ReactNode;
+  said: Said[];
+  problem?: Problem;
+  controls: ReactNode;
+  /** Below the drawing: tables that are part of the working. */
+  aside?: ReactNode;
+  measures: Measure[];
+  materials: string[];
+  cautions: string[];
+}) {
+  return (
+    <article className="print:flex print:flex-col">
+      <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-b-[3px] border-ink pb-2">
+        <Link to="/marks" className="flex items-center gap-1 text-soft print:hidden">
+          <ArrowLeft size={17} aria-hidden /> Marks
+        </Link>
+        <h1 className="mr-auto">{title}</h1>
+        <div className="flex flex-wrap items-center gap-2 print:hidden">
+          <UnitSwitch units={given.units} onChange={given.setUnits} />
+          <CopyLink values={values} />
+          <PrintButton given={given} />
+        </div>
+      </div>
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20.5rem] print:contents">
+        <div className="min-w-0 print:contents">
+          <figure>
+            {drawing}
+            <figcaption className="mt-2 space-y-1" data-testid="sentence" aria-live="polite">
+              {said.map((s) => (
+                <p key={s.text} className={tone(s.kind)}>
+                  {s.kind === "warn" && <strong className="text-alert">Mind: </strong>}
+                  {s.text}
+                </p>
+              ))}
+            </figcaption>
+          </figure>
+          <div className="print:order-2">{aside}</div>
+        </div>
+        <div className="space-y-3 print:hidden">
+          {problem && (
+            <p role="alert" className="border-l-4 border-alert bg-tint p-3 font-semibold">
+              {problem.status === 400
+                ? "A value does not fit; the drawing still shows the last that did."
+                : `${problem.title}: ${problem.detail}`}
+              {problem.errors
+                .filter((e) => problem.status === 400 && e.field)
+                .map((e) => (
+                  <span key={e.field} className="block font-normal">
+                    {e.field} {e.must}
+                  </span>
+                ))}
+            </p>
+          )}
+          {controls}
+        </div>
+      </div>
+      <section className="mt-7 print:order-1 print:mt-3" aria-label="Marking-out sheet">
+        <h2 className="border-b-2 border-ink pb-1">Marking out</h2>
+        {measures.length > 0 && (
+          <MeasureTable measures={measures} units={given.units} paceM={given.paceM} shoeM={given.shoeM} />
+        )}
+        <div className="mt-3 grid gap-x-8 gap-y-3 sm:grid-cols-2">
+          {materials.length > 0 && (
+            <div>
+              <h3 className="font-bold">You need</h3>
+              <p>{materials.join(", ")}.</p>
+            </div>
+          )}
+          <div>
+            <h3 className="font-bold">Mind</h3>
+            <ul className="list-disc pl-5">
+              {cautions.map((c) => (
+                <li key={c}>{caution[c] ?? c}</li>
+              ))}
+            </ul>
+          </div>
+        </div>
+        <p className="mt-2 text-sm text-soft">
+          {deferring} Shoe {length(given.shoeM, given.units)}, pace {length(given.paceM, given.units)}.
+        </p>
+      </section>
+    </article>
+  );
+}
+
+const tone = (kind: Said["kind"]) =>
+  kind === "warn" ? "border-l-4 border-alert bg-tint px-3 py-1" : kind === "note" ? "text-soft" : "text-[1.06rem]";
+
+function UnitSwitch({ units, onChange }: { units: Units; onChange: (units: Units) => void }) {
+  return (
+    <Choice
+      label="Units"
+      className="btn btn-small"
+      value={units}
+      options={[
+        { value: "metric", text: "Metres" },
+        { value: "feet", text: "Feet and inches" },
+      ]}
+      onChange={onChange}
+    />
+  );
+}
+
+function CopyLink({ values }: { values: Values }) {
+  const [told, setTold] = useState<string>();
+  const address = () => `${window.location.origin}${link(values)}`;
+  const copy = async () => {
+    const text = address();
+    try {
+      await navigator.clipboard.writeText(text);
+      setTold("Link copied");
+    } catch {
+      // Without leave to use the clipboard the address bar holds the same link.
+      window.history.replaceState(window.history.state, "", text);
+      setTold("Link is in the address bar");
+    }
+  };
+  return (
+    <button type="button" className="btn btn-small" onClick={copy} onBlur={() => setTold(undefined)}>
+      <Link2 size={16} aria-hidden /> <span aria-live="polite">{told ?? "Copy link"}</span>
+    </button>
+  );
+}
+
+const PAPER = "marble.paper";
+
+function PrintButton({ given }: { given: Given }) {
+  const [open, setOpen] = useState(false);
+  const [paper, setPaper] = useState(() => localStorage.getItem(PAPER) ?? "A4");
+  const print = () => {
+    localStorage.setItem(PAPER, paper);
+    document.documentElement.dataset.paper = paper;
+    setOpen(false);
+    // The dialog is gone from the page before it is printed.
+    requestAnimationFrame(() => requestAnimationFrame(() => window.print()));
+  };
+  return (
+    <>
+      <button type="button" className="btn btn-small btn-main" onClick={() => setOpen(true)}>
+        <Printer size={16} aria-hidden /> Print sheet
+      </button>
+      <Sheet title="Print the marking-out sheet" open={open} onOpenChange={setOpen}>
+        <div className="space-y-4">
+          <p>
+            One page: the drawing, what to measure by tape, in paces and in shoe lengths, what you need and what to
+            mind. To keep it as a file, choose “Save as PDF” in the print window.
+          </p>
+          <div className="flex flex-wrap items-center gap-4">
+            <Choice
+              label="Paper"
+              value={paper}
+              options={[
+                { value: "A4", text: "A4" },
+                { value: "letter", text: "Letter" },
+              ]}
+              onChange={setPaper}
+            />
+            <ShoeAndPace given={given} />
+          </div>
+          <button type="button" className="btn btn-main" onClick={print}>
+            Print
+          </button>
+        </div>
+      </Sheet>
+    </>
+  );
+}
+
+function ShoeAndPace({ given }: { given: Given }) {
+  const field = (label: string, m: number, set: (m: number) => void) => (
+    <label className="flex items-center gap-2">
+      {label}
+      <input
+        className="field num"
+        inputMode="decimal"
+        defaultValue={Math.round(m * 100)}
+        onChange={(e) => {
+          const cm = Number(e.target.value);
+          if (cm >= 10 && cm <= 200) set(cm / 100);
+        }}
+      />
+      cm
+    </label>
+  );
+  return (
+    <>
+      {field("Shoe", given.shoeM, given.setShoeM)}
+      {field("Pace", given.paceM, given.setPaceM)}
+    </>
+  );
+}
