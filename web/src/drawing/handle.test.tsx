@@ -11,6 +11,8 @@ const scale: Scale = {
   world: { left: 0, right: 8, bottom: 0, top: 5 },
 };
 
+const tapped = vi.fn();
+
 function shown(onMove: (p: { x: number; y: number }) => void, axis: "x" | "y") {
   render(
     <svg>
@@ -27,6 +29,7 @@ function shown(onMove: (p: { x: number; y: number }) => void, axis: "x" | "y") {
           vertical={axis === "y"}
           at={axis === "x" ? { x: 2, y: 0 } : { x: 0, y: 2 }}
           onMove={onMove}
+          onTap={tapped}
         />
       </ScaleContext>
     </svg>,
@@ -58,6 +61,11 @@ test("what is dragged keeps its distance from the finger, along its axis only", 
   expect(moved.mock.lastCall?.[0].y).toBeCloseTo(2.5);
   expect(moved.mock.lastCall?.[0].x).toBe(0);
   fireEvent.pointerUp(handle, { pointerId: 1 });
+  expect(tapped).not.toHaveBeenCalled();
   fireEvent.pointerMove(handle, { clientX: 0, clientY: 100, pointerId: 1 });
   expect(moved).toHaveBeenCalledTimes(1);
+
+  fireEvent.pointerDown(handle, { clientX: 5, clientY: 300, pointerId: 1 });
+  fireEvent.pointerUp(handle, { clientX: 5, clientY: 300, pointerId: 1 });
+  expect(tapped.mock.lastCall?.[0]).toEqual({ x: 0.05, y: 2 });
 });

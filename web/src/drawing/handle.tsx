@@ -21,6 +21,7 @@ export function Handle({
   colour = "var(--color-ink)",
   vertical,
   bare,
+  onTap,
 }: {
   label: string;
   value: number;
@@ -38,9 +39,13 @@ export function Handle({
   vertical?: boolean;
   /** Nothing but the place to take hold of: what is moved is drawn by itself. */
   bare?: boolean;
+  /** A press without a move. */
+  onTap?: (at: Place) => void;
 }) {
   const scale = useScale();
   const held = useRef<Place | null>(null);
+  const from = useRef<Place>({ x: 0, y: 0 });
+  const moved = useRef(false);
   const waiting = useRef<Place | null>(null);
   const x = scale.x(at.x);
   const y = scale.y(at.y);
@@ -82,16 +87,21 @@ export function Handle({
         e.currentTarget.setPointerCapture(e.pointerId);
         const p = scale.at(e);
         held.current = { x: at.x - p.x, y: at.y - p.y };
+        from.current = { x: e.clientX, y: e.clientY };
+        moved.current = false;
       }}
       onPointerMove={(e) => {
         if (!held.current) return;
+        moved.current ||= Math.hypot(e.clientX - from.current.x, e.clientY - from.current.y) > 3;
+        if (!moved.current) return;
         const p = scale.at(e);
         move({
           x: axis === "y" ? at.x : p.x + held.current.x,
           y: axis === "x" ? at.y : p.y + held.current.y,
         });
       }}
-      onPointerUp={() => {
+      onPointerUp={(e) => {
+        if (held.current && !moved.current) onTap?.(scale.at(e));
         held.current = null;
       }}
       onPointerCancel={() => {

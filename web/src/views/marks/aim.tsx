@@ -248,6 +248,7 @@ function Drawing({
           at={p}
           units={units}
           onMove={(to) => change({ points: v.points.map((q, k) => (k === i ? to : q)) })}
+          onTap={(p) => change({ points: [...v.points, p] })}
         />
       ))}
     </Stage>
@@ -309,7 +310,20 @@ function Mean({ x: mx, y: my, spread }: { x: number; y: number; spread: number }
   );
 }
 
-function Landing({ n, at, units, onMove }: { n: number; at: Point; units: Units; onMove: (p: Point) => void }) {
+function Landing({
+  n,
+  at,
+  units,
+  onMove,
+  onTap,
+}: {
+  n: number;
+  at: Point;
+  units: Units;
+  onMove: (p: Point) => void;
+  /** One throw may land where another did. */
+  onTap: (p: Point) => void;
+}) {
   const to = (xM: number, yM: number) => onMove({ xCm: Math.round(xM * 1000) / 10, yCm: Math.round(yM * 1000) / 10 });
   const { x, y } = useScale();
   return (
@@ -325,6 +339,7 @@ function Landing({ n, at, units, onMove }: { n: number; at: Point; units: Units;
         bare
         at={{ x: at.xCm / 100, y: at.yCm / 100 }}
         onMove={(p) => to(p.x, p.y)}
+        onTap={(p) => onTap({ xCm: Math.round(p.x * 1000) / 10, yCm: Math.round(p.y * 1000) / 10 })}
         onStep={(dx, dy) => onMove({ xCm: at.xCm + dx, yCm: at.yCm + dy })}
       />
       <path

@@ -189,7 +189,7 @@ function PrintButton({ given }: { given: Given }) {
             <ShoeAndPace given={given} />
           </div>
           <button type="button" className="btn btn-main" onClick={print}>
-            Print
+            To the printer
           </button>
         </div>
       </Sheet>

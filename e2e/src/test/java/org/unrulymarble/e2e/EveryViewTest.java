@@ -84,6 +84,28 @@ class EveryViewTest {
     }
 
     @Test
+    void marks_and_each_working() {
+        browser.open("/marks");
+        browser.seeText("Nearest the jack");
+        sound();
+        for (String working : new String[] {
+            "net", "aim", "ceiling", "off-the-wall", "in-a-row", "step-by-step", "room", "markers", "jack", "bowling"
+        }) {
+            browser.open("/marks/" + working);
+            browser.see("[data-testid=drawing]");
+            browser.see("[data-testid=sentence] p");
+            sound();
+        }
+        for (String mode : new String[] {
+            "off-the-wall?mode=along", "markers?mode=calls", "markers?mode=numbers", "stations?mode=partners"
+        }) {
+            browser.open("/marks/" + mode);
+            browser.see("[data-testid=sentence] p");
+            sound();
+        }
+    }
+
+    @Test
     void store() {
         browser.open("/store");
         browser.see("main ul button[aria-expanded]").click();

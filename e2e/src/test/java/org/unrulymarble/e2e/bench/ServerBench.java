@@ -30,6 +30,10 @@ public final class ServerBench {
                 Browser browser = new Browser().at(server.address())) {
             browser.signIn("okafor");
             planChanges(browser);
+            drags(browser);
+            browser.open("/");
+            browser.press("Open the plan");
+            browser.see("[data-testid=total]");
             kills(server, browser);
         }
         System.exit(0);
@@ -93,6 +97,34 @@ public final class ServerBench {
             ms.add(((Number) took).doubleValue());
         }
         say("a changed dose, from key to new clock on screen: %s ms (wanted: 150)", spread(ms.subList(5, ms.size())));
+    }
+
+    /** From the pointer's move over the wall's handle to the new band on the screen. */
+    private static void drags(Browser browser) {
+        browser.open("/marks/net");
+        browser.seeText("chalk that band");
+        List<Double> ms = new ArrayList<>();
+        for (int i = 0; i < CHANGES; i++) {
+            Object took = ((org.openqa.selenium.JavascriptExecutor) browser.driver())
+                    .executeAsyncScript("""
+                            const done = arguments[arguments.length - 1];
+                            const handle = document.querySelector("[aria-label='Place of the wall']");
+                            handle.setPointerCapture = () => {};
+                            const box = handle.getBoundingClientRect();
+                            const at = {x: box.left + box.width / 2, y: box.top + box.height / 2};
+                            const send = (type, x) => handle.dispatchEvent(new PointerEvent(type, {bubbles: true, pointerId: 1, clientX: x, clientY: at.y}));
+                            const said = document.querySelector('[data-testid=sentence]');
+                            send('pointerdown', at.x);
+                            const from = performance.now();
+                            new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => { send('pointerup', at.x); done(performance.now() - from); }); })
+                              .observe(said, {characterData: true, subtree: true, childList: true});
+                            send('pointermove', at.x + arguments[0]);
+                            """, i % 2 == 0 ? 13 + i : -13 - i);
+            ms.add(((Number) took).doubleValue());
+        }
+        say(
+                "a drag, from the pointer's move to the new band on screen: %s ms (wanted: 100)",
+                spread(ms.subList(5, ms.size())));
     }
 
     /** Saves a lesson's name, kills the server right after the answer, starts it again and looks. */
