@@ -3,7 +3,10 @@ package org.unrulymarble.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 
 /** Takes the pictures of docs/screenshots anew, from a fresh demo. Argument: the folder. */
 public final class Shots {
@@ -58,10 +61,42 @@ public final class Shots {
         browser.see("[data-testid=attempts]");
         picture("pupil");
 
+        marks();
+
         browser.open("/store");
         browser.see("main ul button[aria-expanded]").click();
         browser.see("[aria-label='First name of pupil 1']");
         picture("store");
+    }
+
+    private void marks() {
+        browser.open("/marks");
+        browser.seeText("Nearest the jack");
+        picture("marks");
+        browser.open("/marks/net?standM=4.5&angleDeg=30");
+        browser.seeText("chalk that band");
+        picture("marks-net");
+        browser.open("/marks/aim");
+        int[][] lands = {{-60, 60}, {-80, 85}, {-32, 56}, {-64, 30}, {-95, 50}, {-48, 100}, {-20, 84}, {-75, 62}};
+        for (int[] at : lands) tap("[data-testid=target]", at);
+        browser.seeText("always low and left");
+        picture("marks-aim");
+        browser.open("/marks/off-the-wall");
+        browser.seeText("meets the wall at");
+        picture("marks-off-the-wall");
+        browser.open("/marks/jack");
+        int[][] balls = {{50, -40}, {-70, 30}, {-25, -15}, {60, 70}, {15, 40}};
+        for (int[] at : balls) tap("[data-testid=ground]", at);
+        browser.see("[aria-label='Ball 5']");
+        picture("marks-jack");
+    }
+
+    private void tap(String css, int[] at) {
+        WebElement drawing = browser.see(css).findElement(By.xpath("ancestor::*[name()='svg']"));
+        new Actions(browser.driver())
+                .moveToElement(drawing, at[0], at[1])
+                .click()
+                .perform();
     }
 
     /** The lane when a lesson is too long; taken back afterwards. */

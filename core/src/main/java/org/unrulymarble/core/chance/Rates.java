@@ -27,11 +27,11 @@ public record Rates(List<Rate> rates, Double lastHigherThanFirst) {
         }
     }
 
-    /** 1 to 200 scores, the oldest first; sure between 0 and 1. */
+    /** 1 to 50 scores, the oldest first; sure between 0 and 1. */
     public record RatesAsk(List<TimedCount> scores, Double sure) {
         public RatesAsk {
             new Checks()
-                    .entries("scores", scores, 1, 200)
+                    .entries("scores", scores, 1, 50)
                     .range("sure", sure, 0.01, 0.9999)
                     .done();
             scores = List.copyOf(scores);

@@ -82,7 +82,13 @@ public record End(Nearest nearest, Points points, Player nextToPlay) {
         double a = nearest(ask, Player.A);
         double b = nearest(ask, Player.B);
         Nearest nearest = nearest(a, b, ask.toleranceCm());
-        return new End(nearest, points(ask, nearest, a, b), next(ask, nearest));
+        Player next = next(
+                nearest,
+                ask.jackSide(),
+                ask.lastSide(),
+                ask.ballsLeft().A(),
+                ask.ballsLeft().B());
+        return new End(nearest, points(ask, nearest, a, b), next);
     }
 
     /** Distance of a side's nearest live ball; infinite without one. */
@@ -94,7 +100,7 @@ public record End(Nearest nearest, Points points, Player nextToPlay) {
                 .orElse(Double.POSITIVE_INFINITY);
     }
 
-    private static Nearest nearest(double a, double b, double tolerance) {
+    static Nearest nearest(double a, double b, double tolerance) {
         if (Double.isInfinite(a) && Double.isInfinite(b)) return Nearest.NONE;
         if (Rounding.fits(Math.abs(a - b), tolerance)) return Nearest.TIE;
         return a < b ? Nearest.A : Nearest.B;
@@ -116,19 +122,16 @@ public record End(Nearest nearest, Points points, Player nextToPlay) {
                 .count();
     }
 
-    private static Player next(EndAsk ask, Nearest nearest) {
+    /** Who plays next, null when neither side has a ball left. */
+    static Player next(Nearest nearest, Player jackSide, Player lastSide, int leftA, int leftB) {
         Player wanted = switch (nearest) {
             case A -> Player.B;
             case B -> Player.A;
-            case TIE -> ask.lastSide();
-            case NONE ->
-                ask.lastSide() == null ? ask.jackSide() : ask.lastSide().other();
+            case TIE -> lastSide;
+            case NONE -> lastSide == null ? jackSide : lastSide.other();
         };
-        if (left(ask, wanted) > 0) return wanted;
-        return left(ask, wanted.other()) > 0 ? wanted.other() : null;
-    }
-
-    private static int left(EndAsk ask, Player side) {
-        return side == Player.A ? ask.ballsLeft().A() : ask.ballsLeft().B();
+        int left = wanted == Player.A ? leftA : leftB;
+        if (left > 0) return wanted;
+        return leftA + leftB > left ? wanted.other() : null;
     }
 }

@@ -221,21 +221,29 @@ public record JackMatch(
 
     private static EndSheet sheet(JackMatchAsk ask, MatchEnd end, Player jack, boolean anotherFollows) {
         List<Ball> all = balls(ask, end);
-        End result = End.of(endAsk(ask, end, end.balls().size(), jack));
+        End result = End.of(endAsk(ask, all, all.size(), jack));
         Double bestA = best(all, Player.A);
         Double bestB = best(all, Player.B);
         List<BallSheet> sheets = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            Ball ball = all.get(i);
-            Player due = End.of(endAsk(ask, end, i, jack)).nextToPlay();
-            int before = played(end.balls().subList(0, i), ball.side());
+        double[] best = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
+        int[] played = new int[2];
+        Player last = null;
+        for (Ball ball : all) {
+            Player due = End.next(
+                    End.nearest(best[0], best[1], ask.toleranceCm()),
+                    jack,
+                    last,
+                    ask.balls(Player.A) - played[0],
+                    ask.balls(Player.B) - played[1]);
+            last = ball.side();
             sheets.add(new BallSheet(
-                    ball.side(),
-                    player(ask, ball.side(), before),
+                    last,
+                    player(ask, last, played[last.ordinal()]++),
                     ball.distanceCm(),
                     ball.dead(),
                     counts(ask, result, ball, bestA, bestB),
-                    due != null && due != ball.side()));
+                    due != last));
+            if (!ball.dead()) best[last.ordinal()] = Math.min(best[last.ordinal()], ball.distanceCm());
         }
         boolean complete =
                 anotherFollows || end.called() || end.balls().size() == ask.balls(Player.A) + ask.balls(Player.B);
@@ -267,7 +275,7 @@ public record JackMatch(
     }
 
     private static Next next(JackMatchAsk ask, MatchEnd end, Player jack) {
-        End now = End.of(endAsk(ask, end, end.balls().size(), jack));
+        End now = End.of(endAsk(ask, balls(ask, end), end.balls().size(), jack));
         Player side = now.nextToPlay();
         if (side == null) return null;
         int played = played(end, side);
@@ -296,18 +304,16 @@ public record JackMatch(
     }
 
     /** The end as it lay after so many balls. */
-    private static End.EndAsk endAsk(JackMatchAsk ask, MatchEnd end, int afterBalls, Player jack) {
-        List<MatchBall> played = end.balls().subList(0, afterBalls);
-        Player lastSide = afterBalls == 0 ? null : played.get(afterBalls - 1).side();
+    private static End.EndAsk endAsk(JackMatchAsk ask, List<Ball> all, int afterBalls, Player jack) {
+        List<Ball> played = all.subList(0, afterBalls);
+        int a = (int) played.stream().filter(ball -> ball.side() == Player.A).count();
         return new End.EndAsk(
-                balls(ask, new MatchEnd(played, false)),
+                played,
                 ask.toleranceCm(),
                 ask.tieRule(),
                 jack,
-                lastSide,
-                new BallsLeft(
-                        ask.balls(Player.A) - played(played, Player.A),
-                        ask.balls(Player.B) - played(played, Player.B)));
+                afterBalls == 0 ? null : played.get(afterBalls - 1).side(),
+                new BallsLeft(ask.balls(Player.A) - a, ask.balls(Player.B) - (afterBalls - a)));
     }
 
     private static List<Ball> balls(JackMatchAsk ask, MatchEnd end) {

@@ -145,7 +145,7 @@ public class ReckonBench {
 
     @Benchmark
     public Object ratesAtBound() {
-        return Rates.of(new Rates.RatesAsk(Collections.nCopies(200, new Rates.TimedCount(90_000, 14_000)), 0.9));
+        return Rates.of(new Rates.RatesAsk(Collections.nCopies(50, new Rates.TimedCount(90_000, 14_000)), 0.9));
     }
 
     @Benchmark
