@@ -30,6 +30,7 @@ test("lengths are told to the half inch, without twelve inches over", () => {
 test("a floor is stepped to the half", () => {
   expect(paces(3, 0.75)).toBe("4 paces");
   expect(paces(0.75, 0.75)).toBe("1 pace");
+  expect(paces(0.3, 0.75)).toBe("½ pace");
   expect(shoes(1.15, 0.23)).toBe("5 shoes");
   expect(shoes(0.35, 0.23)).toBe("1½ shoes");
 });

@@ -62,4 +62,4 @@ export function read(text: string, units: Units): number | null {
 export const paces = (m: number, paceM: number) => counted(m / paceM, "pace");
 export const shoes = (m: number, shoeM: number) => counted(m / shoeM, "shoe");
 
-const counted = (n: number, what: string) => `${halves(n)} ${what}${Math.round(n * 2) === 2 ? "" : "s"}`;
+const counted = (n: number, what: string) => `${halves(n)} ${what}${[1, 2].includes(Math.round(n * 2)) ? "" : "s"}`;

@@ -85,9 +85,9 @@ export function Flight({
 /** A standing figure, feet at x, as tall as its hands reach when throwing from `handM`. */
 export function Figure({ at, handM, facing = 1 }: { at: number; handM: number; facing?: 1 | -1 }) {
   const { x, y, perM } = useScale();
-  // A child's shoulder is at about the height of a chest pass; the head is a quarter of that above.
-  const tall = Math.max(1, Math.min(1.9, handM * 0.95));
-  const head = tall * 0.12;
+  // A child, or as tall as a hand so high asks for.
+  const tall = Math.max(1.4, Math.min(1.9, handM * 0.92));
+  const head = tall * 0.09;
   const shoulder = tall * 0.8;
   const cx = x(at) - facing * 0.12 * perM;
   return (

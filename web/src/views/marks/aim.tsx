@@ -184,7 +184,7 @@ export function AimWorking({ given }: { given: Given }) {
         ...v.rings.map((r, i) => ({
           what: `Ring ${i + 1} (${r.points} points), across`,
           m: (2 * (r.outerRadiusCm ?? 0)) / 100,
-          up: true,
+          small: true,
         })),
       ]}
       materials={[

@@ -1,7 +1,7 @@
 import { length, paces, shoes, type Units } from "../../lengths";
 
-/** What is to be measured: along the floor it can be stepped, up a wall it cannot. */
-export type Measure = { what: string; m?: number; up?: boolean; text?: string };
+/** What is to be measured: along the floor it can be stepped; up a wall, or as small as a ring, it cannot. */
+export type Measure = { what: string; m?: number; up?: boolean; small?: boolean; text?: string };
 
 export function MeasureTable({
   measures,
@@ -43,7 +43,7 @@ export function MeasureTable({
             ) : (
               <>
                 <td className="clock pr-3">{length(row.m, units)}</td>
-                <td className="pr-3">{row.up ? "up the wall" : paces(row.m, paceM)}</td>
+                <td className="pr-3">{row.up ? "up the wall" : row.small ? "by tape" : paces(row.m, paceM)}</td>
                 <td>{shoes(row.m, shoeM)}</td>
               </>
             )}

@@ -385,7 +385,7 @@ function FromAbove({ v, answer, change, units }: View<Angled>) {
   const right = v.turnDeg !== null && v.turnDeg < 0 ? 0.9 : reach + 0.6;
   return (
     <Stage
-      world={{ left, right, bottom: -0.5, top: stand + 0.3 }}
+      world={{ left, right, bottom: -0.5, top: stand + 0.45 }}
       units={units}
       height={430}
       label={`From above: a pass at ${v.turnDeg ?? 0} degrees along a wall ${length(stand, units)} away`}
@@ -411,12 +411,12 @@ function FromAbove({ v, answer, change, units }: View<Angled>) {
           <Dim
             from={0}
             to={answer.lateralAtReturnM}
-            at={0}
+            at={-0.22}
             side={-1}
             text={`run ${length(Math.abs(answer.lateralAtReturnM), units)}`}
             colour="var(--move)"
           />
-          <LabelAt xM={answer.lateralAtWallM} yM={stand} dy={22} bold colour="var(--throw)">
+          <LabelAt xM={answer.lateralAtWallM} yM={stand} dy={-18} bold colour="var(--throw)">
             {`mark at ${length(Math.abs(answer.lateralAtWallM), units)}`}
           </LabelAt>
           <Feet x={0} />

@@ -181,7 +181,7 @@ function Drawing({
         step={0.05}
         axis="y"
         vertical
-        at={{ x: -2, y: ceiling }}
+        at={{ x: 1.6, y: ceiling }}
         onMove={(p) => change({ ceilingM: round(p.y), space: "" })}
       />
       <Handle

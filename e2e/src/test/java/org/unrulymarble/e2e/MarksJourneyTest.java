@@ -58,7 +58,7 @@ class MarksJourneyTest {
                 "for twenty centimetres less", d -> Math.abs(Double.parseDouble(stand()) - (stand - 0.2)) < 0.001);
         browser.await("for the answer to it", d -> sentence().startsWith(String.format("From %.2f m", stand - 0.2)));
         String now = sentence();
-        browser.await("for the link", d -> d.getCurrentUrl().contains("standM="));
+        browser.await("for the link", d -> d.getCurrentUrl().contains("standM=" + stand() + "&"));
         String link = browser.driver().getCurrentUrl();
 
         browser.open("/");

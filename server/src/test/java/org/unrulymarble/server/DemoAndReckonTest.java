@@ -80,6 +80,9 @@ class DemoAndReckonTest {
             toss|{"ceilingM":2.7,"clearanceM":0.1,"ballRadiusM":0.1,"releaseM":1,"catchM":1,"clapSec":0.2,"handsSec":0.3}|clapSec":0.2|clapSec":0|clapSec
             wall-mark|{"launchHeightM":1,"angleDeg":50,"netDistanceM":9,"netHeightM":2,"clearanceM":0.1,"landWithinM":9,"standM":3}|standM":3|standM":10|standM
             wall-mark|{"launchHeightM":1,"angleDeg":50,"netDistanceM":9,"netHeightM":2,"clearanceM":0.1,"landWithinM":9,"standM":3}|angleDeg":50|angleDeg":90|angleDeg
+            angled|{"standM":3,"angleDeg":20,"restitution":0.6}|20|NaN|angleDeg
+            streak|{"p":0.8,"run":10,"roundSec":120,"secPerTry":2.5,"wantChance":0.5}|2.5|Infinity|secPerTry
+            streak|{"p":0.8,"run":10,"roundSec":120,"secPerTry":2.5,"wantChance":0.5}|10|NaN|run
             rebound|{"standM":3,"releaseM":1,"speedMs":8,"angleDeg":20,"restitution":0.6,"ceilingM":2.4,"ballRadiusM":0.1}|ceilingM":2.4|ceilingM":1.1|ceilingM
             angled|{"standM":3,"angleDeg":20,"restitution":0.6}|restitution":0.6|restitution":0|restitution
             rings|{"rings":[{"outerRadiusCm":10,"points":5},{"outerRadiusCm":20,"points":3}],"hits":[3,4],"outside":2,"distanceM":3,"wantShare":0.7}|[3,4]|[3]|hits

@@ -15,6 +15,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.cfg.EnumFeature;
@@ -42,6 +43,8 @@ class WebConfig implements WebMvcConfigurer {
     @Bean
     JsonFactory boundedJson() {
         return JsonFactory.builder()
+                // NaN and Infinity are read, so that the checks can name the field that holds them.
+                .enable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS)
                 .streamReadConstraints(StreamReadConstraints.builder()
                         .maxDocumentLength(MAX_BODY_BYTES)
                         .build())
