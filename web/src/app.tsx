@@ -46,7 +46,7 @@ export function App() {
           <Route path="/pupils/:id" element={<PupilView />} />
           <Route path="/marks" element={<MarksView />} />
           <Route path="/marks/:id" element={<MarksView />} />
-          <Route path="/store" element={<StoreView />} />
+          <Route path="/store/:part?" element={<StoreView />} />
           <Route path="*" element={<NoPage />} />
         </Route>
       </Routes>

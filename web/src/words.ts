@@ -18,6 +18,7 @@ export const side: Record<Side, string> = {
   CLOCKWISE: "clockwise",
   COUNTER_CLOCKWISE: "other way",
   STRONG: "strong hand",
+  MIXED: "both in turn",
 };
 
 export const sideCall: Record<Side, string> = {
@@ -27,6 +28,7 @@ export const sideCall: Record<Side, string> = {
   CLOCKWISE: "Clockwise",
   COUNTER_CLOCKWISE: "The other way",
   STRONG: "Strong hand",
+  MIXED: "Both in turn",
 };
 
 export const modifier: Record<Block["modifiers"][number], string> = {
@@ -104,12 +106,17 @@ export function metres(m: number): string {
 
 /** Who is where, in one sentence. */
 export function places(b: BlockPlan, spaceName: string, atHome: boolean): string {
+  if (!b.spots) return b.kind === "FREE" ? "All at once, wherever there is room." : "Nobody moves.";
   if (b.spots.reason) return `Nothing fits in ${spaceName}: ${noRoom[b.spots.reason]}.`;
   if (atHome) return "At home: each pupil alone.";
   const spots = count(b.spots.spots, "spot fits", "spots fit");
   const working = b.helping ? `${b.workingAtOnce} work, ${b.helping} help` : `${b.workingAtOnce} work`;
   const rest = b.waiting === 0 ? "nobody waits" : `${b.waiting} ${b.quietSecPerPupil ? "at the quiet task" : "wait"}`;
-  return `${spots} in rows: ${working}, ${rest}.`;
+  const left = [
+    b.leftFree > 0 && `${count(b.leftFree, "more is", "more are")} left free before ways and things that stand there`,
+    b.leftForWindows > 0 && `${count(b.leftForWindows, "more is", "more are")} left out beside the window`,
+  ].filter(Boolean);
+  return `${spots} in rows: ${working}, ${rest}.${left.length ? ` ${left.join("; ")}.` : ""}`;
 }
 
 /** How the turns come about; the number is worked out, never typed. */
@@ -119,18 +126,64 @@ export function turns(b: BlockPlan): string {
   return `${waves} × ${parts} = ${count(b.turns, "turn", "turns")}`;
 }
 
+export const doseSchool: Record<Block["dose"]["type"], string> = {
+  CLOCK: "by clock",
+  COUNT: "by count",
+  GATE: "by gate",
+  STAIRCASE: "by staircase",
+  SELF_PACED: "self-paced",
+};
+
+export const blockKind: Record<Block["kind"], string> = {
+  TASK: "Task",
+  FREE: "Free combining",
+  TALK: "Talk",
+  WATER: "Water",
+};
+
 export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
+  const d = block.dose;
+  if (block.kind === "TALK" || block.kind === "WATER") return block.note ?? `${d.workSec} s`;
   const sets = count(block.sets, "set", "sets");
-  const what =
-    block.dose.type === "CLOCK"
-      ? `${block.dose.workSec} s`
-      : `${block.dose.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
-  const each = plan && plan.sides === 2 ? " each side" : "";
+  const last = block.optionalLast ? ", the last one for who wants it" : "";
+  const each = plan && plan.sides === 2 ? " each side" : plan?.mixedSides ? " both sides in turn" : "";
   const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
-  return `${block.dose.type === "CLOCK" ? "by clock" : "by count"} · ${sets} of ${what}${each}${turn}`;
+  const own =
+    block.rungBy === "OWN" ? " · each on their own rung" : block.rungBy === "CHOOSE" ? " · rung as they choose" : "";
+  const what = {
+    CLOCK: `${d.workSec} s`,
+    COUNT: `${d.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`,
+    GATE: `until ${rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : "the gate"}, ${d.limitSec} s at most`,
+    STAIRCASE: `${count(d.makesToStep ?? 1, "hit", "hits")} a step, ${d.limitSec} s`,
+    SELF_PACED: `until content, ${d.limitSec} s at most`,
+  }[d.type];
+  return `${doseSchool[d.type]} · ${sets} of ${what}${each}${turn}${last}${own}`;
 }
 
-export function gate(rung: Rung): string {
+/** What a dose is expected to ask of this class. */
+export function pacing(block: Block, plan: BlockPlan, pupils: number): string {
+  const p = plan.pacing;
+  const said: string[] = [];
+  if (p.halfSec !== null && p.fourOfFiveSec !== null)
+    said.push(`half are through after ${clock(p.halfSec)}, four of five after ${clock(p.fourOfFiveSec)}`);
+  else if (p.halfSec !== null)
+    said.push(`half are through after ${clock(p.halfSec)}, four of five not in three such rounds`);
+  else if (["COUNT", "GATE", "SELF_PACED"].includes(block.dose.type))
+    said.push("fewer than half get through in three such rounds");
+  if (block.dose.type === "GATE" && p.reachGate !== null)
+    said.push(`about ${Math.round(p.reachGate)} of ${pupils} reach the gate in this block`);
+  if (p.stepLikely !== null)
+    said.push(`the middle pupil holds step ${p.stepLikely}, most between ${p.stepLow} and ${p.stepHigh}`);
+  if (said.length === 0) return "";
+  const guess =
+    p.byPlanningRate > 0
+      ? ` ${p.byPlanningRate === pupils ? "Nobody has" : `${p.byPlanningRate} have not`} tried this rung with misses counted: reckoned by its planning rate, and wide.`
+      : "";
+  const sentence = said.join("; ");
+  return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.${guess}`;
+}
+
+export function gate(rung: Pick<Rung, "gate" | "unit" | "measure">): string {
   const g = rung.gate;
   if (g.of) return `${g.reach} of ${g.of} ${rung.unit}`;
   if (g.inSec) return `${g.reach} ${rung.unit} in ${g.inSec} s`;

@@ -2,10 +2,12 @@ import { queryOptions } from "@tanstack/react-query";
 import { api } from "./client";
 import type {
   ClassRecord,
+  KitStore,
   Ladder,
   LadderFootprint,
   LessonLine,
   LessonView,
+  Person,
   Planning,
   PupilRecord,
   Run,
@@ -21,6 +23,10 @@ export const session = queryOptions({ queryKey: ["session"], queryFn: () => api<
 export const classes = queryOptions({ queryKey: ["classes"], queryFn: () => api<SchoolClass[]>("GET", "/classes") });
 
 export const spaces = queryOptions({ queryKey: ["spaces"], queryFn: () => api<Space[]>("GET", "/spaces") });
+
+export const kit = queryOptions({ queryKey: ["kit"], queryFn: () => api<KitStore>("GET", "/kit") });
+
+export const people = queryOptions({ queryKey: ["people"], queryFn: () => api<Person[]>("GET", "/people") });
 
 export const ladders = queryOptions({
   queryKey: ["ladders"],

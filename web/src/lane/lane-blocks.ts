@@ -1,10 +1,17 @@
-import type { Ladder, Lesson, LessonPlan } from "../api/types";
+import type { Block, Ladder, Lesson, LessonPlan } from "../api/types";
+import { blockKind } from "../words";
 import type { LaneBlock } from "./lane";
 
 /** The plan's blocks with their names, as the lane wants them. */
 export function laneBlocks(lesson: Lesson, plan: LessonPlan, ladders: Ladder[]): LaneBlock[] {
-  return plan.blocks.map((b, i) => ({
-    ...b,
-    name: ladders.find((l) => l.id === lesson.blocks[i]?.ladderId)?.name ?? "",
-  }));
+  return plan.blocks.map((b, i) => {
+    const block = lesson.blocks[i];
+    return { ...b, name: block ? blockName(block, ladders) : "" };
+  });
+}
+
+/** A task has its ladder's name; other time is called what it is. */
+export function blockName(block: Pick<Block, "kind" | "ladderId">, ladders: Ladder[]): string {
+  if (block.kind !== "TASK") return blockKind[block.kind];
+  return ladders.find((l) => l.id === block.ladderId)?.name ?? "";
 }

@@ -7,7 +7,8 @@ import { labelRoom } from "./label-room";
 export type LaneBlock = {
   id: string;
   name: string;
-  family: Family;
+  /** null for time that is no task */
+  family: Family | null;
   effort: number;
   startSec: number;
   endSec: number;
@@ -115,7 +116,7 @@ export function Lane({
                 x2={x(b.endSec)}
                 y1={y(b.effort)}
                 y2={y(b.effort)}
-                stroke={familyColour[b.family]}
+                stroke={b.family ? familyColour[b.family] : "var(--label)"}
                 strokeWidth="3"
               />
               {b.setStretches.map((s) => (
@@ -126,7 +127,7 @@ export function Lane({
                   width={Math.max(3, x(s.endSec) - x(s.startSec) - 2)}
                   height={THICK}
                   rx="3"
-                  fill={familyColour[b.family]}
+                  fill={b.family ? familyColour[b.family] : "var(--label)"}
                 />
               ))}
               {chosen === b.id && (

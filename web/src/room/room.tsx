@@ -1,26 +1,33 @@
-import type { BlockPlan, Family, LessonView } from "../api/types";
+import type { Block, BlockPlan, Family, LessonView } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { metres, places } from "../words";
+import { Features } from "./features";
 
-/** The room to scale, with the placed spots; a filled circle works, an empty one helps. */
+/** The room to scale, with the placed spots and what stands in it; a filled circle works, an empty one helps. */
 export function Room({
-  space,
+  place,
   plan,
+  block,
   needsWall,
   name,
   atHome,
 }: {
-  space: LessonView["space"];
-  plan: BlockPlan | undefined;
+  place: LessonView["place"];
+  plan?: BlockPlan;
+  block?: Block;
   needsWall: boolean;
   name: string;
   atHome: boolean;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  // A wall task is drawn along the wall, whichever side of the room that is.
-  const along = needsWall && space.wall ? Math.max(space.wall.runM, 0.5) : space.lengthM;
-  const across = needsWall && space.wall ? space.wall.depthM : space.widthM;
+  const space = place.size;
+  // A wall task is drawn with the wall at the top; a wall along the width lies at the left of the room as it is described.
+  const wallAlongLength =
+    !space.wall || (space.wall.runM <= space.lengthM + 1e-9 && space.wall.depthM <= space.widthM + 1e-9);
+  const turned = needsWall && !!space.wall && !wallAlongLength;
+  const along = turned ? space.widthM : space.lengthM;
+  const across = turned ? space.lengthM : space.widthM;
   const scale = width ? Math.min((width - 8) / along, 300 / across) : 0;
   const w = along * scale;
   const h = across * scale;
@@ -42,9 +49,25 @@ export function Room({
         >
           <rect x="4" y="4" width={w} height={h} fill="var(--color-tint)" stroke="var(--color-ink)" strokeWidth="3" />
           {space.wall && needsWall && (
-            <line x1="4" x2={4 + w} y1="5" y2="5" stroke={familyColour[family]} strokeWidth="8" />
+            <line x1="4" x2={4 + space.wall.runM * scale} y1="5" y2="5" stroke={familyColour[family]} strokeWidth="8" />
           )}
-          {plan?.spots.placed.map((p) => {
+          {space.wall && !needsWall && (
+            <line
+              x1="5"
+              y1="5"
+              x2={wallAlongLength ? 4 + space.wall.runM * scale : 5}
+              y2={wallAlongLength ? 5 : 4 + space.wall.runM * scale}
+              stroke="var(--color-ink)"
+              strokeWidth="7"
+            />
+          )}
+          <Features place={place} scale={scale} turned={turned} />
+          {block?.mark && (
+            <text x={4 + w - 8} y={30} textAnchor="end" fontSize="13" fontWeight="700" fill={familyColour[family]}>
+              {`band ${metres(block.mark.lowM)} – ${metres(block.mark.highM)}`}
+            </text>
+          )}
+          {plan?.spots?.placed.map((p) => {
             const px = 4 + p.xM * scale;
             const py = 4 + p.yM * scale;
             const pw = p.alongM * scale;
@@ -100,8 +123,8 @@ export function Room({
         </svg>
       </div>
       <figcaption className="mt-1.5 text-[0.95rem]">
-        <span className={plan?.spots.reason ? "font-semibold text-alert" : ""}>{sentence}</span>
-        {plan && plan.spots.placed.length > 0 && plan.helping > 0 && !atHome && (
+        <span className={plan?.spots?.reason ? "font-semibold text-alert" : ""}>{sentence}</span>
+        {plan?.spots && plan.spots.placed.length > 0 && plan.helping > 0 && !atHome && (
           <span className="text-soft"> Filled: works. Open: helps.</span>
         )}
       </figcaption>

@@ -1,5 +1,5 @@
-import type { Family } from "../api/types";
-import { family as familyWord } from "../words";
+import type { Block, Family } from "../api/types";
+import { blockKind, family as familyWord } from "../words";
 
 export const familyColour: Record<Family, string> = {
   THROW: "var(--throw)",
@@ -49,6 +49,33 @@ export function FamilyGlyph({ family, size = 22 }: { family: Family; size?: numb
       aria-label={familyWord[family]}
     >
       {glyphs[family]}
+    </svg>
+  );
+}
+
+/** Time that is no task: a cloud of marks, a speech mark, a drop. */
+export function TimeGlyph({ kind, size = 22 }: { kind: Block["kind"]; size?: number }) {
+  return (
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.400"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      className="flex-none text-soft"
+      role="img"
+      aria-label={blockKind[kind]}
+    >
+      {kind === "WATER" ? (
+        <path d="M12 3c4 5 6 8 6 11a6 6 0 0 1-12 0c0-3 2-6 6-11z" />
+      ) : kind === "TALK" ? (
+        <path d="M4 5h16v11h-9l-5 4v-4H4z" />
+      ) : (
+        <path d="M4 15c3-9 6 3 9-4s4-5 7-3M5 20h.01M12 19h.01M19 18h.01" />
+      )}
     </svg>
   );
 }

@@ -56,7 +56,7 @@ export function MarkersWorking({ given }: { given: Given }) {
   const level = planning.slalomLevels[1] ?? planning.slalomLevels[0];
   const [v, change] = useValues<V>({
     mode: "weave",
-    runM: given.space ? Math.max(4, Math.round(given.space.size.lengthM - 2)) : 8,
+    runM: given.space ? Math.max(4, Math.round(given.space.place.size.lengthM - 2)) : 8,
     gapM: level?.gapM ?? 1.4,
     passM: level?.passM ?? 0.35,
     ballCm: 24,

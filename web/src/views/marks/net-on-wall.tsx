@@ -44,7 +44,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     ballRadiusM: kind?.radiusM ?? 0.1,
     handM: planning.usual.handAboveNetM,
     angleSpreadDeg: planning.usual.angleSpreadDeg,
-    ceilingM: given.space?.size.ceilingM ?? null,
+    ceilingM: given.space?.place.size.ceilingM ?? null,
     preset: preset?.id ?? "",
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
@@ -86,7 +86,11 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       controls={
         <>
           <Group title="From the store">
-            <FromSpace given={given} id={v.space} onSpace={(s) => change({ space: s.id, ceilingM: s.size.ceilingM })} />
+            <FromSpace
+              given={given}
+              id={v.space}
+              onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
+            />
             <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
             <Pick
               label="Preset"

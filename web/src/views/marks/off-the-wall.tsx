@@ -61,7 +61,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
     restitution: kind?.wallRestitution ?? 0.7,
     floorRestitution: kind?.floorRestitution ?? 0.7,
     catchM: 1,
-    ceilingM: given.space?.size.ceilingM ?? null,
+    ceilingM: given.space?.place.size.ceilingM ?? null,
     ballRadiusM: kind?.radiusM ?? 0.1,
     turnDeg: 30,
     leanDeg: 15,
@@ -178,7 +178,11 @@ export function OffTheWallWorking({ given }: { given: Given }) {
       controls={
         <>
           <Group title="From the store">
-            <FromSpace given={given} id={v.space} onSpace={(s) => change({ space: s.id, ceilingM: s.size.ceilingM })} />
+            <FromSpace
+              given={given}
+              id={v.space}
+              onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
+            />
             <FromBall
               given={given}
               id={v.ball}

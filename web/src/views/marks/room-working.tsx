@@ -39,7 +39,7 @@ type V = {
 export function RoomWorking({ given }: { given: Given }) {
   const { units } = given;
   const all = useQuery(footprints);
-  const size = given.space?.size;
+  const size = given.space?.place.size;
   const [v, change] = useValues<V>({
     roomLengthM: size?.lengthM ?? 9,
     roomWidthM: size?.widthM ?? 6,
@@ -117,12 +117,12 @@ export function RoomWorking({ given }: { given: Given }) {
               onSpace={(s) =>
                 change({
                   space: s.id,
-                  roomLengthM: s.size.lengthM,
-                  roomWidthM: s.size.widthM,
-                  ceilingM: s.size.ceilingM,
-                  hasWall: !!s.size.wall,
-                  runM: s.size.wall?.runM ?? s.size.lengthM,
-                  depthM: s.size.wall?.depthM ?? s.size.widthM,
+                  roomLengthM: s.place.size.lengthM,
+                  roomWidthM: s.place.size.widthM,
+                  ceilingM: s.place.size.ceilingM,
+                  hasWall: !!s.place.size.wall,
+                  runM: s.place.size.wall?.runM ?? s.place.size.lengthM,
+                  depthM: s.place.size.wall?.depthM ?? s.place.size.widthM,
                 })
               }
             />

@@ -26,10 +26,11 @@ type V = {
 
 export function CeilingWorking({ given }: { given: Given }) {
   const { units, planning } = given;
-  const roofed = given.space?.size.ceilingM != null ? given.space : given.spaces.find((s) => s.size.ceilingM !== null);
+  const roofed =
+    given.space?.place.size.ceilingM != null ? given.space : given.spaces.find((s) => s.place.size.ceilingM !== null);
   const kind = planning.balls.find((b) => b.id === "tennis") ?? planning.balls[0];
   const [v, change] = useValues<V>({
-    ceilingM: roofed?.size.ceilingM ?? 2.6,
+    ceilingM: roofed?.place.size.ceilingM ?? 2.6,
     clearanceM: planning.usual.lampClearanceM,
     ballRadiusM: kind?.radiusM ?? 0.05,
     releaseM: 1.1,
@@ -74,9 +75,9 @@ export function CeilingWorking({ given }: { given: Given }) {
         <>
           <Group title="From the store">
             <FromSpace
-              given={{ ...given, spaces: given.spaces.filter((s) => s.size.ceilingM !== null) }}
+              given={{ ...given, spaces: given.spaces.filter((s) => s.place.size.ceilingM !== null) }}
               id={v.space}
-              onSpace={(s) => change({ space: s.id, ceilingM: s.size.ceilingM })}
+              onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
             />
             <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
           </Group>

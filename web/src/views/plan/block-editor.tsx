@@ -2,26 +2,32 @@ import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import type { Block, BlockPlan, Ladder, Rung } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
-import { gate, modifier, side, turns } from "../../words";
-import { byClockDose, byCountDose } from "./new-block";
+import { doseSchool, gate, pacing, side, turns } from "../../words";
+import { sideOrder } from "../../words-findings";
+import { BlockMore } from "./block-more";
+import { doseOf, secPerTry } from "./new-block";
 
-type Props = {
+export type EditorProps = {
   block: Block;
+  blocks: Block[];
   ladder: Ladder;
   rung: Rung;
   plan: BlockPlan | undefined;
   catalogue: Ladder[];
+  /** Names of the pupils, by id. */
+  who: { id: string; name: string }[];
   must: (field: string) => string | undefined;
   readOnly: boolean;
   onChange: (block: Block, step: string) => void;
-  onRemove: () => void;
-  onUp?: () => void;
-  onDown?: () => void;
 };
+
+type Props = EditorProps & Movers;
+
+export type Movers = { onRemove: () => void; onUp?: () => void; onDown?: () => void; readOnly: boolean };
 
 /** The dose sentence, which is itself the editor. */
 export function BlockEditor(props: Props) {
-  const { block, ladder, rung, plan, must, readOnly, onChange } = props;
+  const { block, ladder, rung, plan, must, readOnly, who, onChange } = props;
   const number = (field: NumericField, label: string, unit?: string, step = 5, tail?: string) => (
     <NumberField
       label={label}
@@ -36,58 +42,101 @@ export function BlockEditor(props: Props) {
   const withRung = (rungId: string) => {
     const next = ladder.rungs.find((r) => r.id === rungId);
     if (!next) return;
-    const fresh = { ...block, rungId, modifiers: block.modifiers.filter((m) => next.modifiers.includes(m)) };
+    const fresh = {
+      ...block,
+      rungId,
+      gate: null,
+      modifiers: block.modifiers.filter((m) => next.modifiers.includes(m)),
+    };
     // A pace belongs to its rung; the count and the clock were the teacher's choice and stay.
     onChange(
-      block.dose.type === "COUNT" ? { ...fresh, dose: { ...block.dose, secPerRep: next.pace.hitSec } } : fresh,
+      block.dose.type === "COUNT" ? { ...fresh, dose: { ...block.dose, secPerRep: secPerTry(next) } } : fresh,
       "rung",
     );
   };
+  const expected = plan ? pacing(block, plan, who.length) : "";
   return (
     <fieldset disabled={readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
       <legend className="sr-only">Dose of {ladder.name}</legend>
       <p>
         {rung.task} <span className="text-soft">Counts: {rung.counts}</span>
       </p>
+      {plan && plan.steps.length > 0 && (
+        <p className="text-[0.95rem]">
+          <span className="text-soft">In this order: </span>
+          {plan.steps.join(" → ")}
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
         <span>On</span>
         <Choice
           label="Rung"
-          value={block.rungId}
+          value={rung.id}
           options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
           onChange={withRung}
         />
         <Choice
+          label="Who is on which rung"
+          value={block.rungBy}
+          options={[
+            { value: "ONE", text: "all of them" },
+            { value: "OWN", text: "each on their own" },
+            { value: "CHOOSE", text: "each as they choose" },
+          ]}
+          onChange={(rungBy) => onChange({ ...block, rungBy }, "rungBy")}
+        />
+        <Choice
           label="School of dose"
           value={block.dose.type}
-          options={[
-            { value: "CLOCK", text: "by clock" },
-            { value: "COUNT", text: "by count" },
-          ]}
-          onChange={(type) =>
-            onChange({ ...block, dose: type === "CLOCK" ? byClockDose(rung) : byCountDose(rung) }, `dose ${type}`)
-          }
+          options={(["CLOCK", "COUNT", "GATE", "STAIRCASE", "SELF_PACED"] as const).map((value) => ({
+            value,
+            text: doseSchool[value],
+          }))}
+          onChange={(type) => onChange({ ...block, dose: doseOf(type, rung) }, `dose ${type}`)}
         />
         <DoseNumbers {...props} />
         {number("sets", "Sets", undefined, 1)}
         <span>{block.sets === 1 ? "set" : "sets"},</span>
         <SideChoice {...props} />
-        <span>rest</span>
-        {number("restSec", "Rest", "s")}
         <Choice
-          label="Waiting and rest"
-          value={block.waitIsRest ? "yes" : "no"}
+          label="Rest"
+          value={block.rest}
           options={[
-            { value: "yes", text: "waiting is rest" },
-            { value: "no", text: "waiting is no rest" },
+            { value: "FIXED", text: "rest" },
+            { value: "AS_NEEDED", text: "rest as needed, about" },
+            { value: "NONE", text: "no rest" },
           ]}
-          onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+          onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
         />
+        {block.rest !== "NONE" && number("restSec", "Rest", "s")}
+        {plan && plan.turns > 1 && block.rest !== "NONE" && (
+          <Choice
+            label="Waiting and rest"
+            value={block.waitIsRest ? "yes" : "no"}
+            options={[
+              { value: "yes", text: "waiting is rest" },
+              { value: "no", text: "waiting is no rest" },
+            ]}
+            onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+          />
+        )}
       </div>
+      {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
+      {expected && <p className="border-l-4 border-rule pl-3 text-[0.95rem]">{expected}</p>}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
         <span>Set up</span>
         {number("setupSec", "Set up", "s", 5, ",")}
-        <span>explain</span>
+        <Choice
+          label="When the cue is given"
+          value={block.cue}
+          options={[
+            { value: "FIRST", text: "cue first," },
+            { value: "AFTER_A_TRY", text: "try first, then the cue and the same round again," },
+          ]}
+          onChange={(cue) =>
+            onChange({ ...block, cue, sets: cue === "AFTER_A_TRY" ? Math.max(2, block.sets) : block.sets }, "cue")
+          }
+        />
         {number("explainSec", "Explain", "s", 5, ",")}
         <span>count in</span>
         {number("countInSec", "Count in", "s", 1, plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined)}
@@ -104,57 +153,51 @@ export function BlockEditor(props: Props) {
           </>
         )}
       </div>
-      <label className="flex items-center gap-1.5 text-[0.95rem]">
-        <input
-          type="checkbox"
-          className="size-4 accent-ink"
-          checked={block.counted}
-          onChange={(e) => onChange({ ...block, counted: e.target.checked }, "counted")}
-        />
-        Collect the results
-      </label>
-      {rung.modifiers.length > 0 && (
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.95rem]">
-          <span>With</span>
-          {rung.modifiers.map((m) => (
-            <label key={m} className="flex items-center gap-1.5">
-              <input
-                type="checkbox"
-                className="size-4 accent-ink"
-                checked={block.modifiers.includes(m)}
-                onChange={(e) =>
-                  onChange(
-                    {
-                      ...block,
-                      modifiers: e.target.checked ? [...block.modifiers, m] : block.modifiers.filter((x) => x !== m),
-                    },
-                    `modifier ${m}`,
-                  )
-                }
-              />
-              {modifier[m]}
-            </label>
-          ))}
-        </div>
-      )}
       {plan && <Turns {...props} plan={plan} />}
+      <BlockMore {...props} />
       <p className="text-[0.95rem] text-soft">
-        Gate: {gate(rung)}. Easier: {rung.easier} Harder: {rung.harder}
+        Gate: {gate(block.gate ? { ...rung, gate: block.gate } : rung)}. Easier: {rung.easier} Harder: {rung.harder}
       </p>
-      {!readOnly && (
-        <div className="flex flex-wrap gap-2">
-          <button type="button" className="btn btn-small" onClick={props.onUp} disabled={!props.onUp}>
-            <ArrowUp size={16} aria-hidden /> Earlier
-          </button>
-          <button type="button" className="btn btn-small" onClick={props.onDown} disabled={!props.onDown}>
-            <ArrowDown size={16} aria-hidden /> Later
-          </button>
-          <button type="button" className="btn btn-small" onClick={props.onRemove}>
-            <Trash2 size={16} aria-hidden /> Remove
-          </button>
-        </div>
-      )}
+      <MoveButtons {...props} />
     </fieldset>
+  );
+}
+
+export function MoveButtons({ readOnly, onUp, onDown, onRemove }: Movers) {
+  if (readOnly) return null;
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button type="button" className="btn btn-small" onClick={onUp} disabled={!onUp}>
+        <ArrowUp size={16} aria-hidden /> Earlier
+      </button>
+      <button type="button" className="btn btn-small" onClick={onDown} disabled={!onDown}>
+        <ArrowDown size={16} aria-hidden /> Later
+      </button>
+      <button type="button" className="btn btn-small" onClick={onRemove}>
+        <Trash2 size={16} aria-hidden /> Remove
+      </button>
+    </div>
+  );
+}
+
+/** Who is on which rung, from where each stands. */
+function OnRungs({ plan, ladder }: { plan: BlockPlan; ladder: Ladder }) {
+  return (
+    <ul className="text-[0.95rem]" data-testid="on-rungs">
+      {plan.onRungs.map((on) => {
+        const at = ladder.rungs.findIndex((r) => r.id === on.rungId);
+        return (
+          <li key={on.rungId} className="flex gap-2">
+            <strong className="whitespace-nowrap">
+              {at + 1} {ladder.rungs[at]?.name}:
+            </strong>
+            <span>
+              {on.names.length} · {on.names.join(", ")}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 
@@ -162,38 +205,59 @@ type NumericField = "sets" | "restSec" | "setupSec" | "explainSec" | "countInSec
 
 function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
   const { dose } = block;
-  if (dose.type === "CLOCK")
-    return (
-      <NumberField
-        label="Work"
-        unit="s"
-        tail=","
-        step={5}
-        value={dose.workSec}
-        must={must("dose.workSec")}
-        onChange={(workSec) => onChange({ ...block, dose: { ...dose, workSec } }, "workSec")}
-      />
-    );
-  return (
-    <>
-      <NumberField
-        label="Count"
-        value={dose.reps}
-        must={must("dose.reps")}
-        onChange={(reps) => onChange({ ...block, dose: { ...dose, reps } }, "reps")}
-      />
-      <span>{rung.unit} at</span>
-      <NumberField
-        label="Pace"
-        unit="s each"
-        step={0.1}
-        value={dose.secPerRep}
-        must={must("dose.secPerRep")}
-        onChange={(secPerRep) => onChange({ ...block, dose: { ...dose, secPerRep } }, "secPerRep")}
-      />
-      {plan && <span>= {plan.workSec} s,</span>}
-    </>
+  const number = (
+    field: "workSec" | "reps" | "secPerRep" | "limitSec" | "makesToStep" | "stepM",
+    label: string,
+    unit: string | undefined,
+    step: number,
+    tail?: string,
+  ) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      tail={tail}
+      step={step}
+      value={dose[field]}
+      must={must(`dose.${field}`)}
+      onChange={(v) => onChange({ ...block, dose: { ...dose, [field]: v } }, field)}
+    />
   );
+  switch (dose.type) {
+    case "CLOCK":
+      return number("workSec", "Work", "s", 5, ",");
+    case "COUNT":
+      return (
+        <>
+          {number("reps", "Count", undefined, 1)}
+          <span>{rung.unit} at</span>
+          {number("secPerRep", "Pace", "s each", 0.1)}
+          {plan && <span>= {plan.workSec} s,</span>}
+        </>
+      );
+    case "GATE":
+    case "SELF_PACED":
+      return number("limitSec", "No longer than", "s at most", 5, ",");
+    case "STAIRCASE":
+      return (
+        <>
+          {number("makesToStep", "Hits for a step", undefined, 1)}
+          <span>{dose.makesToStep === 1 ? "hit" : "hits"}, then</span>
+          {number("stepM", "Step", "m back; a miss", 0.1)}
+          <Choice
+            label="What a miss does"
+            value={dose.onMiss ?? "STEP_IN"}
+            options={[
+              { value: "STAY", text: "stays" },
+              { value: "STEP_IN", text: "steps in" },
+              { value: "RESTART", text: "starts again" },
+            ]}
+            onChange={(onMiss) => onChange({ ...block, dose: { ...dose, onMiss } }, "onMiss")}
+          />
+          <span>for</span>
+          {number("limitSec", "No longer than", "s at most", 5, ",")}
+        </>
+      );
+  }
 }
 
 function SideChoice({ block, rung, onChange }: Props) {
@@ -206,24 +270,39 @@ function SideChoice({ block, rung, onChange }: Props) {
   const [first, second] =
     rung.sides === "BOTH" ? ([side.RIGHT, side.LEFT] as const) : ([side.CLOCKWISE, side.COUNTER_CLOCKWISE] as const);
   return (
-    <Choice
-      label="Sides"
-      value={block.sides}
-      options={[
-        { value: "EACH", text: `${first} and ${second}` },
-        { value: "FIRST_ONLY", text: `only ${first}` },
-        { value: "SECOND_ONLY", text: `only ${second}` },
-      ]}
-      onChange={(sides) => onChange({ ...block, sides }, "sides")}
-    />
+    <>
+      <Choice
+        label="Sides"
+        value={block.sides}
+        options={[
+          { value: "EACH", text: `${first} and ${second}` },
+          { value: "FIRST_ONLY", text: `only ${first}` },
+          { value: "SECOND_ONLY", text: `only ${second}` },
+        ]}
+        onChange={(sides) => onChange({ ...block, sides }, "sides")}
+      />
+      {block.sides === "EACH" && (
+        <Choice
+          label="Order of sides"
+          value={block.sideOrder}
+          options={(["ONE_THEN_OTHER", "ALTERNATING", "OUT_AND_BACK", "CALLED"] as const).map((value) => ({
+            value,
+            text: sideOrder[value],
+          }))}
+          onChange={(next) => onChange({ ...block, sideOrder: next }, "sideOrder")}
+        />
+      )}
+    </>
   );
 }
 
 const NOTHING = "-";
 
 /** Waves and parts as they were worked out; while some wait, what they do meanwhile. */
-function Turns({ block, plan, catalogue, onChange }: Props & { plan: BlockPlan }) {
-  const quiet = catalogue.filter((l) => l.noise === "QUIET" && !l.footprint.needsWall && l.roles.length === 1);
+function Turns({ block, plan, ladder, catalogue, onChange }: Props & { plan: BlockPlan }) {
+  const quiet = catalogue.filter(
+    (l) => l.noise === "QUIET" && l.part === "MAIN" && !l.footprint.needsWall && l.roles.length === 1,
+  );
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2">
       <span>
@@ -244,6 +323,17 @@ function Turns({ block, plan, catalogue, onChange }: Props & { plan: BlockPlan }
             const [ladderId = "", rungId = ""] = v.split("/");
             onChange({ ...block, meanwhile: v === NOTHING ? null : { ladderId, rungId } }, "meanwhile");
           }}
+        />
+      )}
+      {ladder.roles.length > 1 && (
+        <Choice
+          label="Turns of the roles"
+          value={block.roleTurns}
+          options={[
+            { value: "EVERYONE_WORKS", text: "until everyone has worked" },
+            { value: "EVERY_ROLE", text: "until everyone had each role" },
+          ]}
+          onChange={(roleTurns) => onChange({ ...block, roleTurns }, "roleTurns")}
         />
       )}
     </div>

@@ -19,15 +19,19 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
 import type { Problem } from "../../api/client";
-import type { Block, BlockPlan, Ladder } from "../../api/types";
-import { FamilyGlyph, familyColour } from "../../ui/marble";
+import type { Block, BlockPlan, Ladder, LessonView } from "../../api/types";
+import { blockName } from "../../lane/lane-blocks";
+import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
 import { clock, dose, modifier, moveHelp } from "../../words";
 import { BlockEditor } from "./block-editor";
+import { TimeEditor } from "./time-editor";
 
 type Props = {
   blocks: Block[];
   plans: BlockPlan[];
   catalogue: Ladder[];
+  who: LessonView["who"];
+  findings: LessonView["findings"];
   problem: Problem | undefined;
   chosenId: string | undefined;
   onChoose: (id: string | undefined) => void;
@@ -48,8 +52,10 @@ export function BlockList(props: Props) {
     const to = blocks.findIndex((b) => b.id === over.id);
     onChange(arrayMove(blocks, from, to), `move ${active.id} ${Date.now()}`);
   };
-  const name = (id: unknown) =>
-    catalogue.find((l) => l.id === blocks.find((b) => b.id === id)?.ladderId)?.name ?? "The block";
+  const name = (id: unknown) => {
+    const block = blocks.find((b) => b.id === id);
+    return block ? blockName(block, catalogue) : "The block";
+  };
   const place = (id: unknown) => `place ${1 + blocks.findIndex((b) => b.id === id)} of ${blocks.length}`;
   const announcements: Announcements = {
     onDragStart: ({ active }) => `${name(active.id)} taken up from ${place(active.id)}.`,
@@ -85,23 +91,25 @@ export function BlockList(props: Props) {
 }
 
 function BlockLine(props: Props & { block: Block; index: number }) {
-  const { block, index, blocks, plans, catalogue, problem, chosenId, onChoose, onChange, readOnly } = props;
+  const { block, index, blocks, plans, catalogue, problem, chosenId, onChoose, readOnly } = props;
   const sortable = useSortable({ id: block.id });
-  const ladder = catalogue.find((l) => l.id === block.ladderId);
-  const rung = ladder?.rungs.find((r) => r.id === block.rungId);
+  const forwards = blocks.find((b) => b.id === block.reverses) ?? block;
+  const ladder = catalogue.find((l) => l.id === forwards.ladderId);
+  const rung = ladder?.rungs.find((r) => r.id === forwards.rungId);
   const plan = plans.find((p) => p.id === block.id);
   const open = chosenId === block.id;
   const path = `lesson.blocks[${index}]`;
   const wrong = problem?.errors.some((e) => e.field.startsWith(path));
-  const move = (by: number) => onChange(arrayMove(blocks, index, index + by), `move ${block.id} ${Date.now()}`);
-  if (!ladder || !rung) return null;
+  if (block.kind === "TASK" && (!ladder || !rung)) return null;
+  const title = blockName(forwards, catalogue);
+  const stops = props.findings.some((f) => f.blockId === block.id && f.level === "STOP" && f.silenced === null);
   return (
     <li
       ref={sortable.setNodeRef}
       style={{
         transform: CSS.Translate.toString(sortable.transform),
         transition: sortable.transition,
-        borderLeftColor: open ? familyColour[ladder.family] : "transparent",
+        borderLeftColor: open ? (ladder ? familyColour[ladder.family] : "var(--color-soft)") : "transparent",
         position: "relative",
         zIndex: sortable.isDragging ? 10 : undefined,
       }}
@@ -114,21 +122,21 @@ function BlockLine(props: Props & { block: Block; index: number }) {
             className="cursor-grab touch-none p-1 text-soft"
             {...sortable.attributes}
             {...sortable.listeners}
-            aria-label={`Move block ${index + 1}, ${ladder.name}`}
+            aria-label={`Move block ${index + 1}, ${title}`}
           >
             <GripVertical size={18} aria-hidden />
           </button>
         )}
         <span className="clock w-5 text-right text-soft">{index + 1}</span>
-        <FamilyGlyph family={ladder.family} size={26} />
+        {ladder ? <FamilyGlyph family={ladder.family} size={26} /> : <TimeGlyph kind={block.kind} size={26} />}
         <button
           type="button"
           className="min-w-0 flex-1 text-left"
           aria-expanded={open}
           onClick={() => onChoose(open ? undefined : block.id)}
         >
-          <span className="font-head text-[1.07rem] font-bold">{ladder.name}</span>{" "}
-          <span className="text-soft">{rung.name}</span>
+          <span className="font-head text-[1.07rem] font-bold">{title}</span>{" "}
+          <span className="text-soft">{block.reverses ? "backwards" : rung?.name}</span>
           {block.modifiers.length > 0 && (
             <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
           )}
@@ -142,37 +150,54 @@ function BlockLine(props: Props & { block: Block; index: number }) {
                   : `${plan.waiting} wait ${clock(plan.idleSecPerPupil)} with nothing to do`}
               </span>
             )}
-            {plan?.spots.reason && <span className="font-semibold text-alert"> · does not fit this room</span>}
+            {stops && <span className="font-semibold text-alert"> · to mend first</span>}
           </span>
         </button>
         <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>
       </div>
-      {open && (
-        <BlockEditor
-          block={block}
-          ladder={ladder}
-          rung={rung}
-          plan={plan}
-          catalogue={catalogue}
-          must={(field) => problem?.must(`${path}.${field}`)}
-          readOnly={readOnly}
-          onChange={(next, step) =>
-            onChange(
-              blocks.map((b) => (b.id === block.id ? next : b)),
-              `${step} ${block.id}`,
-            )
-          }
-          onRemove={() => {
-            onChange(
-              blocks.filter((b) => b.id !== block.id),
-              `remove ${block.id}`,
-            );
-            onChoose(undefined);
-          }}
-          onUp={index > 0 ? () => move(-1) : undefined}
-          onDown={index < blocks.length - 1 ? () => move(1) : undefined}
-        />
-      )}
+      {open && <Opened {...props} forwards={forwards} />}
     </li>
+  );
+}
+
+/** The open block: the dose sentence of a task, or the minutes of other time. */
+function Opened(props: Props & { block: Block; index: number; forwards: Block }) {
+  const { block, forwards, index, blocks, plans, catalogue, problem, who, onChoose, onChange, readOnly } = props;
+  const ladder = catalogue.find((l) => l.id === forwards.ladderId);
+  const rung = ladder?.rungs.find((r) => r.id === forwards.rungId);
+  const move = (by: number) => onChange(arrayMove(blocks, index, index + by), `move ${block.id} ${Date.now()}`);
+  const shared = {
+    block,
+    must: (field: string) => problem?.must(`lesson.blocks[${index}].${field}`),
+    readOnly,
+    onChange: (next: Block, step: string) =>
+      onChange(
+        blocks.map((b) => (b.id === block.id ? next : b)),
+        `${step} ${block.id}`,
+      ),
+    onRemove: () => {
+      onChange(
+        blocks
+          .filter((b) => b.id !== block.id)
+          // What went backwards through it stands on its own.
+          .map((b) => (b.reverses === block.id ? { ...b, reverses: null } : b)),
+        `remove ${block.id}`,
+      );
+      onChoose(undefined);
+    },
+    onUp: index > 0 ? () => move(-1) : undefined,
+    onDown: index < blocks.length - 1 ? () => move(1) : undefined,
+  };
+  if (!ladder || !rung) return <TimeEditor {...shared} />;
+  return (
+    <BlockEditor
+      {...shared}
+      blocks={blocks}
+      ladder={ladder}
+      rung={rung}
+      plan={plans.find((p) => p.id === block.id)}
+      catalogue={catalogue}
+      who={who}
+    />
   );
 }

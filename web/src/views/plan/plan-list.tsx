@@ -84,7 +84,17 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
     spaceId: rooms[0]?.id ?? "",
     name: "",
     onDay: new Date().toISOString().slice(0, 10),
-    lesson: { minutes: 40, audience: "CLASS", restRule: "BETWEEN_SETS", transitionSec: 30, blocks: [] },
+    lesson: {
+      minutes: 40,
+      startMin: null,
+      audience: "CLASS",
+      shape: "MOBILITY_FIRST",
+      heat: false,
+      restRule: "BETWEEN_SETS",
+      transitionSec: 30,
+      silenced: [],
+      blocks: [],
+    },
   });
   const make = useMutation<LessonView, Problem>({
     mutationFn: () => api<LessonView>("POST", "/lessons", doc),

@@ -7,14 +7,16 @@ import type { Block, Ladder, LessonView, Space } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
-import { Choice } from "../../ui/choice";
-import { NumberField } from "../../ui/fields";
 import { Failed, Loading } from "../../ui/states";
 import { caution, deferring } from "../../words";
 import { RunButton } from "../run/run-button";
 import { AddBlock } from "./add-block";
 import { BlockList } from "./block-list";
 import { Figures } from "./figures";
+import { Findings } from "./findings";
+import { Gather } from "./gather";
+import { LessonLine } from "./lesson-line";
+import { timeFor } from "./new-block";
 import { SaveState } from "./save-state";
 import { usePlan } from "./use-plan";
 
@@ -92,58 +94,17 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
             </button>
           </>
         )}
-        {!atHome && <RunButton lessonId={loaded.id} disabled={blocks.length === 0 || plan.unsaved} />}
+        {!atHome && (
+          <RunButton
+            lessonId={loaded.id}
+            disabled={blocks.length === 0 || plan.unsaved}
+            stops={saved.findings.filter((f) => f.level === "STOP" && f.silenced === null).length}
+          />
+        )}
       </div>
       {must("name") && <p className="font-semibold text-alert">Name {must("name")}.</p>}
 
-      <fieldset disabled={readOnly} className="min-w-0 my-3 flex flex-wrap items-center gap-x-2 gap-y-2">
-        <legend className="sr-only">The lesson</legend>
-        <span>{saved.className} on</span>
-        <input
-          type="date"
-          aria-label="Day"
-          className="field"
-          value={draft.onDay}
-          onChange={(e) => e.target.value && change({ ...draft, onDay: e.target.value }, "day")}
-        />
-        <span>for</span>
-        <NumberField
-          label="Minutes"
-          value={draft.lesson.minutes}
-          must={must("lesson.minutes")}
-          onChange={(minutes) => changeLesson({ ...draft.lesson, minutes: minutes as number }, "minutes")}
-        />
-        <span>min in</span>
-        <Choice
-          label="Space"
-          value={draft.spaceId}
-          options={rooms.map((r) => ({ value: r.id, text: r.name }))}
-          onChange={(spaceId) => change({ ...draft, spaceId }, "space")}
-        />
-        <span className="whitespace-nowrap">
-          {saved.space.lengthM} × {saved.space.widthM} m,{" "}
-          {saved.space.ceilingM ? `ceiling ${saved.space.ceilingM} m` : "open sky"},
-        </span>
-        <NumberField
-          label="Change between blocks"
-          value={draft.lesson.transitionSec}
-          step={5}
-          must={must("lesson.transitionSec")}
-          onChange={(transitionSec) =>
-            changeLesson({ ...draft.lesson, transitionSec: transitionSec as number }, "transition")
-          }
-        />
-        <span>s between blocks, rest</span>
-        <Choice
-          label="Rest school"
-          value={draft.lesson.restRule}
-          options={[
-            { value: "BETWEEN_SETS", text: "between sets" },
-            { value: "AFTER_EVERY_SET", text: "after every set" },
-          ]}
-          onChange={(restRule) => changeLesson({ ...draft.lesson, restRule }, "rest rule")}
-        />
-      </fieldset>
+      <LessonLine plan={plan} rooms={rooms} readOnly={readOnly} must={must} />
 
       <Figures plan={saved.plan} atHome={atHome} />
       <Lane
@@ -164,22 +125,48 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
             chosenId={chosenId}
             onChoose={setChosenId}
             onChange={setBlocks}
+            who={saved.who}
+            findings={saved.findings}
             readOnly={readOnly}
           />
           {!readOnly && (
-            <button type="button" className="btn mt-4" onClick={() => setAdding(true)} aria-keyshortcuts="n">
-              + Add a block
-            </button>
+            <p className="mt-4 flex flex-wrap gap-2">
+              <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
+                + Add a block
+              </button>
+              <button type="button" className="btn" onClick={() => add(timeFor("WATER", 60))}>
+                + Water
+              </button>
+              <button type="button" className="btn" onClick={() => add(timeFor("TALK", 60))}>
+                + Talk
+              </button>
+              <button type="button" className="btn" onClick={() => add(timeFor("FREE", 180))}>
+                + Free combining
+              </button>
+            </p>
           )}
+          <div className="mt-8">
+            <Gather view={saved} atHome={atHome} />
+          </div>
         </div>
-        <aside aria-label="Room and cautions" className="space-y-4">
+        <aside aria-label="Room, findings and kit" className="space-y-5">
           <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
           <Room
-            space={saved.space}
+            place={saved.place}
             plan={shownPlan}
+            block={chosen ?? blocks[0]}
             needsWall={shownLadder?.footprint.needsWall ?? false}
             name={saved.spaceName}
             atHome={atHome}
+          />
+          <Findings
+            view={saved}
+            catalogue={catalogue}
+            readOnly={readOnly}
+            waiting={plan.unsaved}
+            onMend={plan.mend}
+            onSilence={(silenced) => changeLesson({ ...draft.lesson, silenced }, `silence ${silenced.length}`)}
+            onChoose={setChosenId}
           />
           {shownLadder && (
             <div className="border-l-4 border-move pl-3">

@@ -1,7 +1,15 @@
-import type { usePlan } from "./use-plan";
+import type { Problem } from "../../api/client";
+
+type Kept = {
+  problem: Problem | undefined;
+  unsaved: boolean;
+  again: () => void;
+  takeTheirs: () => void;
+  keepMine: () => void;
+};
 
 /** Whether what is on the screen is saved; if not, why, and what can be done. */
-export function SaveState({ plan }: { plan: ReturnType<typeof usePlan> }) {
+export function SaveState({ plan }: { plan: Kept }) {
   const { problem, unsaved } = plan;
   if (problem?.status === 409)
     return (

@@ -12,6 +12,8 @@ const kindWord: Record<Segment["kind"], string> = {
   TURN_SWAP: "Change places",
   REST: "Rest",
   TRANSITION: "On to the next task",
+  TALK: "Talk",
+  WATER: "Water",
 };
 
 /** Time left, the task and its cue, big enough to be read from the other end of the room. */

@@ -1,11 +1,25 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, type Problem } from "../../api/client";
 import { openRuns, run } from "../../api/queries";
 import type { Run } from "../../api/types";
+import { Sheet } from "../../ui/sheet";
 
 /** Begins the run of a lesson, or goes on with the one that is open. */
-export function RunButton({ lessonId, disabled, small }: { lessonId: string; disabled?: boolean; small?: boolean }) {
+export function RunButton({
+  lessonId,
+  disabled,
+  small,
+  stops = 0,
+}: {
+  lessonId: string;
+  disabled?: boolean;
+  small?: boolean;
+  /** Findings that stop it: it can be run all the same, but not by accident. */
+  stops?: number;
+}) {
+  const [asking, setAsking] = useState(false);
   const navigate = useNavigate();
   const client = useQueryClient();
   const begin = useMutation<Run, Problem>({
@@ -22,10 +36,31 @@ export function RunButton({ lessonId, disabled, small }: { lessonId: string; dis
         type="button"
         className={`btn btn-main ${small ? "btn-small" : ""}`}
         disabled={disabled || begin.isPending}
-        onClick={() => begin.mutate()}
+        onClick={() => (stops > 0 ? setAsking(true) : begin.mutate())}
       >
         Run it
       </button>
+      <Sheet title="Run it as it is?" open={asking} onOpenChange={setAsking}>
+        <p>
+          {stops === 1 ? "One finding stands" : `${stops} findings stand`} against this lesson: something does not fit
+          the room, the kit or the bell, or is not safe as it is. Each has a press that mends it, in the plan.
+        </p>
+        <p className="mt-4 flex flex-wrap gap-3">
+          <button type="button" className="btn btn-main" onClick={() => setAsking(false)}>
+            Look at the plan first
+          </button>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              setAsking(false);
+              begin.mutate();
+            }}
+          >
+            Run it all the same
+          </button>
+        </p>
+      </Sheet>
       {begin.isError && (
         <span role="alert" className="text-sm font-semibold text-alert">
           {begin.error.errors[0] ? `${begin.error.errors[0].field} ${begin.error.errors[0].must}` : begin.error.detail}

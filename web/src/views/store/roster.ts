@@ -1,5 +1,19 @@
 import type { PupilDetails } from "../../api/types";
 
+/** A pupil of whom nothing is known yet. */
+export const nobody: PupilDetails = {
+  firstName: "",
+  initial: "",
+  birthYear: null,
+  strongHand: "RIGHT",
+  shoeCm: null,
+  reachCm: null,
+  adaptations: [],
+  adaptation: null,
+  homeKit: {},
+  homeSpace: null,
+};
+
 /** Reads pasted lines: first name, initial, birth year, parted by commas, semicolons, tabs or spaces. Empty lines are left out. */
 export function readRoster(text: string): PupilDetails[] {
   return text
@@ -11,13 +25,10 @@ export function readRoster(text: string): PupilDetails[] {
       const year = parts.find((p) => /^\d{4}$/.test(p));
       const [firstName = "", family = ""] = parts.filter((p) => !/^\d+$/.test(p));
       return {
+        ...nobody,
         firstName,
         initial: family.charAt(0).toUpperCase(),
         birthYear: year ? Number(year) : null,
-        strongHand: "RIGHT" as const,
-        shoeCm: null,
-        reachCm: null,
-        adaptation: null,
       };
     });
 }

@@ -106,6 +106,7 @@ class LessonApiTest {
                 "GET /api/lessons/{lesson}",
                 "PUT /api/lessons/{lesson}",
                 "DELETE /api/lessons/{lesson}",
+                "POST /api/lessons/{lesson}/mended",
                 "POST /api/runs"
             })
     void nothing_of_somebody_elses_class_is_to_be_had(String route) {
@@ -125,7 +126,9 @@ class LessonApiTest {
                 .replace("{lesson}", theirLesson);
         String body = path.equals("/api/runs")
                 ? "{\"lessonId\":\"%s\"}".formatted(theirLesson)
-                : path.contains("/classes/") ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}" : lesson();
+                : path.endsWith("/mended")
+                        ? "{\"version\":0,\"finding\":\"PAST_BELL\"}"
+                        : path.contains("/classes/") ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}" : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 
@@ -145,13 +148,13 @@ class LessonApiTest {
     @Test
     void a_room_of_ones_own_must_have_some_floor() {
         String room =
-                "{\"version\":null,\"name\":\"Cupboard\",\"surface\":\"tiles\",\"size\":{\"lengthM\":0.2,\"widthM\":300,\"ceilingM\":null,\"wall\":null}}";
+                "{\"version\":null,\"name\":\"Cupboard\",\"place\":{\"surface\":\"TILES\",\"size\":{\"lengthM\":0.2,\"widthM\":300,\"ceilingM\":null,\"wall\":null}}}";
 
         Api.Answer answer = api.post("/api/spaces", room);
 
-        assertThat(answer.badFields()).containsExactly("size.widthM");
+        assertThat(answer.badFields()).containsExactly("place.size.widthM");
         assertThat(api.post("/api/spaces", room.replace("300", "3")).badFields())
-                .containsExactly("size.lengthM");
+                .containsExactly("place.size.lengthM");
     }
 
     private static String path(Api.Answer made) {

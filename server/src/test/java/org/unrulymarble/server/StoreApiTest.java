@@ -113,7 +113,7 @@ class StoreApiTest {
         String turnstone = api.id("/api/classes", "Turnstone 6");
         String loft = api.id("/api/spaces", "Sail loft");
         String body = path.contains("spaces")
-                ? "{\"version\":0,\"name\":\"Mine\",\"surface\":\"wood\",\"size\":{\"lengthM\":5,\"widthM\":4,\"ceilingM\":null,\"wall\":null}}"
+                ? "{\"version\":0,\"name\":\"Mine\",\"place\":{\"surface\":\"WOOD\",\"size\":{\"lengthM\":5,\"widthM\":4,\"ceilingM\":null,\"wall\":null}}}"
                 : path.contains("lessons")
                         ? "{\"classId\":\"%s\",\"spaceId\":\"%s\",\"name\":\"Mine\",\"onDay\":\"2026-12-01\",\"lesson\":{\"minutes\":20,\"audience\":\"CLASS\",\"restRule\":\"BETWEEN_SETS\",\"transitionSec\":30,\"blocks\":[]}}"
                                 .formatted(turnstone, loft)

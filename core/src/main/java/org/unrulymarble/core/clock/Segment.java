@@ -20,7 +20,11 @@ public record Segment(int index, int block, Kind kind, long startSec, long durat
         SIDE_SWAP,
         TURN_SWAP,
         REST,
-        TRANSITION
+        TRANSITION,
+        /** Time to talk, instead of a task. */
+        TALK,
+        /** Time to drink, instead of a task. */
+        WATER
     }
 
     public long endSec() {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.unrulymarble.core.kit.KitKinds;
 
 /** All ladders known, by id, in the order of their files. */
 public final class Catalogue {
@@ -19,7 +20,7 @@ public final class Catalogue {
 
     /** The ladders that ship with the application. A bad file stops with file, ladder, field and reason. */
     public static Catalogue shipped() {
-        return new Catalogue(LadderFiles.readShipped());
+        return new Catalogue(LadderFiles.readShipped(KitKinds.shipped()));
     }
 
     public List<Ladder> all() {

@@ -10,6 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.kit.KitKinds;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
@@ -21,13 +23,13 @@ public final class LadderFiles {
     private LadderFiles() {}
 
     /** The five files under {@code /ladders} on the class path, in the order of the families. */
-    static List<Ladder> readShipped() {
+    static List<Ladder> readShipped(KitKinds kinds) {
         List<Ladder> all = new ArrayList<>();
         for (Family family : Family.values()) {
             String file = family.name().toLowerCase(Locale.ROOT) + ".yaml";
             try (InputStream in = LadderFiles.class.getResourceAsStream("/ladders/" + file)) {
                 if (in == null) throw new BadLadderFile(file, "-", "file", "is missing");
-                all.addAll(read(file, new InputStreamReader(in, StandardCharsets.UTF_8)));
+                all.addAll(read(file, new InputStreamReader(in, StandardCharsets.UTF_8), kinds));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -39,9 +41,10 @@ public final class LadderFiles {
      * Reads one file.
      *
      * @param file its name, for messages
+     * @param kinds kinds of kit that it may name
      * @throws BadLadderFile naming file, ladder, field and reason at the first thing that is wrong
      */
-    public static List<Ladder> read(String file, Reader yaml) {
+    public static List<Ladder> read(String file, Reader yaml, KitKinds kinds) {
         LoaderOptions options = new LoaderOptions();
         options.setAllowDuplicateKeys(false);
         Object document;
@@ -58,7 +61,7 @@ public final class LadderFiles {
                 throw new BadLadderFile(file, "number " + (i + 1), "entry", "must be a mapping");
             String id = String.valueOf(entry.get("id"));
             try {
-                ladders.add(LadderShape.ladder(new Fields(entry), top.get("family")));
+                ladders.add(new LadderShape(kinds).ladder(new Fields(entry), top.get("family")));
             } catch (Fields.Unreadable e) {
                 throw new BadLadderFile(file, id, e.path(), e.reason());
             }

@@ -3,48 +3,96 @@ package org.unrulymarble.core.ladder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.kit.KitKinds;
+import org.unrulymarble.core.kit.KitProperty;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Surface;
 
-/** Which field of a file becomes which part of a ladder. Doses given for a whole ladder hold for each rung without its own. */
+/** Which field of a file becomes which part of a ladder. What a ladder says for all its rungs holds for each rung without its own. */
 final class LadderShape {
 
-    private LadderShape() {}
+    private final KitKinds kinds;
 
-    static Ladder ladder(Fields fields, Object family) {
+    LadderShape(KitKinds kinds) {
+        this.kinds = kinds;
+    }
+
+    Ladder ladder(Fields fields, Object family) {
         return Fields.whole(fields, f -> {
-            Doses forAll = f.part("doses", LadderShape::doses);
-            List<Rung> rungs = f.parts("rungs", r -> rung(r, forAll));
+            Doses doses = f.part("doses", LadderShape::doses);
+            Manner manner = f.part("manner", LadderShape::manner);
+            Usual usual = new Usual(
+                    doses,
+                    manner == null ? Manner.ANY : manner,
+                    f.word("sides", Sides.class),
+                    f.word("measure", Measure.class),
+                    f.text("unit"),
+                    f.part("pace", LadderShape::pace),
+                    f.words("modifiers", Modifier.class));
+            List<Rung> rungs = f.parts("rungs", r -> rung(r, usual));
             return new Ladder(
                     f.text("id"),
                     familyOf(family),
                     f.text("name"),
+                    f.word("part", Part.class),
                     f.texts("sports"),
                     f.words("aspects", Aspect.class),
                     f.parts("roles", r -> new Role(r.text("name"), r.bool("works"), r.text("line"))),
                     f.part("footprint", LadderShape::footprint),
-                    f.texts("surfaces"),
+                    f.words("surfaces", Surface.class),
                     f.word("noise", Noise.class),
                     f.whole("effort"),
                     !f.has("counted") || f.bool("counted"),
-                    f.texts("ballOrder"),
-                    f.parts("kit", LadderShape::kitRole),
-                    f.texts("protectiveGear"),
+                    kindIds(f, "ballOrder"),
+                    f.parts("kit", this::kitRole),
+                    kindIds(f, "gear"),
+                    usual.manner(),
+                    f.number("swingM"),
+                    f.part("net", n -> new NetMark(n.text("preset"), n.number("launchM"), n.number("angleDeg"))),
                     f.texts("cues"),
                     f.parts("faults", u -> new UsualFault(u.text("id"), u.text("seen"), u.text("mend"))),
                     f.text("eyes"),
                     f.words("cautions", Caution.class),
-                    f.texts("refusedPlaces"),
+                    f.words("refusedPlaces", RefusedPlace.class),
                     f.text("seated"),
                     f.text("oneHand"),
+                    f.text("seesLittle"),
                     rungs == null ? null : new ArrayList<>(rungs));
         });
     }
 
+    /** What a ladder says for all its rungs; each may be null. */
+    private record Usual(
+            Doses doses,
+            Manner manner,
+            Sides sides,
+            Measure measure,
+            String unit,
+            Pace pace,
+            List<Modifier> modifiers) {}
+
     private static Family familyOf(Object family) {
         for (Family f : Family.values()) if (f.name().toLowerCase(Locale.ROOT).equals(family)) return f;
         throw new Fields.Unreadable("family", "must be throw, catch, handle, target or move, not «" + family + "»");
+    }
+
+    private KitKind kind(Fields f, String field) {
+        String id = f.text(field);
+        return kinds.kind(id == null ? "" : id)
+                .orElseThrow(() -> new Fields.Unreadable(field, "is no kind of kit: «" + id + "»"));
+    }
+
+    private List<String> kindIds(Fields f, String field) {
+        List<String> ids = f.texts(field);
+        if (ids != null)
+            for (int i = 0; i < ids.size(); i++)
+                if (kinds.kind(ids.get(i)).isEmpty())
+                    throw new Fields.Unreadable(field + "[" + i + "]", "is no kind of kit: «" + ids.get(i) + "»");
+        return ids;
     }
 
     private static Footprint footprint(Fields f) {
@@ -53,28 +101,34 @@ final class LadderShape {
                 f.number("widthM"),
                 f.number("gapM"),
                 f.number("edgeM"),
-                f.bool("needsWall"),
-                f.bool("oneRow"),
+                f.has("needsWall") && f.bool("needsWall"),
+                f.has("oneRow") && f.bool("oneRow"),
                 f.number("heightM"));
     }
 
-    private static KitRole kitRole(Fields f) {
+    private KitRole kitRole(Fields f) {
+        KitKind best = kind(f, "kind");
         return new KitRole(
                 f.text("role"),
-                f.text("what"),
-                f.whole("perSpot"),
-                f.parts(
-                        "standIns",
-                        s -> new StandIn(
-                                s.text("what"),
-                                s.text("changes"),
-                                s.text("make"),
-                                s.has("makeMin") ? s.whole("makeMin") : 0)),
-                f.texts("refused"));
+                best.id(),
+                f.has("what") ? f.text("what") : best.name(),
+                f.has("perSpot") ? f.whole("perSpot") : 1,
+                f.words("needs", KitProperty.class),
+                f.parts("standIns", s -> {
+                    KitKind kind = kind(s, "kind");
+                    return new StandIn(kind.id(), kind.name(), s.text("changes"), kind.make(), kind.makeMin());
+                }),
+                kindIds(f, "refused"));
     }
 
-    private static Rung rung(Fields f, Doses forAll) {
+    private static Rung rung(Fields f, Usual usual) {
         Doses own = f.part("doses", LadderShape::doses);
+        Manner manner = f.part("manner", m -> manner(m, usual.manner()));
+        Pace pace = f.part("pace", LadderShape::pace);
+        List<Modifier> modifiers = f.words("modifiers", Modifier.class);
+        Sides sides = f.word("sides", Sides.class);
+        Measure measure = f.word("measure", Measure.class);
+        String unit = f.text("unit");
         return new Rung(
                 f.text("id"),
                 f.text("name"),
@@ -83,15 +137,39 @@ final class LadderShape {
                 f.text("task"),
                 f.text("counts"),
                 f.text("countsNot"),
-                f.word("sides", Sides.class),
-                f.word("measure", Measure.class),
-                f.text("unit"),
+                sides == null ? usual.sides() : sides,
+                measure == null ? usual.measure() : measure,
+                unit == null ? usual.unit() : unit,
                 f.part("gate", g -> new Gate(g.whole("reach"), g.whole("of"), g.whole("inSec"))),
-                f.part("pace", p -> new Pace(p.number("hitSec"), p.number("missSec"), p.number("stepSec"))),
-                own == null ? forAll : own,
+                pace == null ? usual.pace() : pace,
+                own == null ? usual.doses() : own,
                 f.text("easier"),
                 f.text("harder"),
-                f.words("modifiers", Modifier.class));
+                modifiers == null ? usual.modifiers() : modifiers,
+                manner == null ? usual.manner() : manner,
+                f.whole("claps"),
+                f.number("heightM"),
+                f.number("standM"),
+                f.part("delivery", d -> new Delivery(d.number("speedMs"), d.number("fromM"))),
+                f.texts("steps"));
+    }
+
+    private static Pace pace(Fields f) {
+        return new Pace(f.number("hitSec"), f.number("missSec"), f.number("stepSec"), f.number("share"));
+    }
+
+    private static Manner manner(Fields f) {
+        return manner(f, Manner.ANY);
+    }
+
+    private static Manner manner(Fields f, Manner otherwise) {
+        Manner.Feet feet = f.word("feet", Manner.Feet.class);
+        Manner.Eyes eyes = f.word("eyes", Manner.Eyes.class);
+        Manner.Attitude attitude = f.word("attitude", Manner.Attitude.class);
+        return new Manner(
+                feet == null ? otherwise.feet() : feet,
+                eyes == null ? otherwise.eyes() : eyes,
+                attitude == null ? otherwise.attitude() : attitude);
     }
 
     private static Doses doses(Fields f) {

@@ -8,13 +8,19 @@ import org.unrulymarble.core.check.Checks;
  * @param hitSec seconds for one try that counts, 0.01 to 600
  * @param missSec seconds for a try that fails and its fetch, 0.01 to 600
  * @param stepSec seconds to walk one step of distance, 0 to 600
+ * @param share of the tries that are expected to count before anything is known of a pupil, 0.05 to 0.99
  */
-public record Pace(Double hitSec, Double missSec, Double stepSec) {
+public record Pace(Double hitSec, Double missSec, Double stepSec, Double share) {
+
+    private static final double USUAL_SHARE = 0.75;
+
     public Pace {
+        share = share == null ? USUAL_SHARE : share;
         new Checks()
                 .range("hitSec", hitSec, 0.01, 600)
                 .range("missSec", missSec, 0.01, 600)
                 .range("stepSec", stepSec, 0, 600)
+                .range("share", share, 0.05, 0.99)
                 .done();
     }
 }

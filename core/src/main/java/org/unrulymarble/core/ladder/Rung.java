@@ -10,6 +10,12 @@ import org.unrulymarble.core.check.Checks;
  * @param lever the one thing changed against the rung below, {@code change} says how
  * @param task what to do, so that a child who has never seen it can start and knows when to stop
  * @param unit what one counted thing is called in the plural, such as "catches"
+ * @param manner how this rung wants to be done
+ * @param claps claps under the toss, 0 to 20, or null where nothing is clapped
+ * @param heightM free height that this rung needs, or null for that of its ladder
+ * @param standM distance from wall, partner or target, 0 to 200, or null where there is none
+ * @param delivery the ball that comes at whoever works, or null
+ * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
 public record Rung(
         String id,
@@ -27,11 +33,19 @@ public record Rung(
         Doses doses,
         String easier,
         String harder,
-        List<Modifier> modifiers) {
+        List<Modifier> modifiers,
+        Manner manner,
+        Integer claps,
+        Double heightM,
+        Double standM,
+        Delivery delivery,
+        List<String> steps) {
 
     public Rung {
+        manner = manner == null ? Manner.ANY : manner;
+        steps = steps == null ? List.of() : List.copyOf(steps);
         modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
-        new Checks()
+        Checks checks = new Checks()
                 .text("id", id, 40)
                 .text("name", name, 60)
                 .required("lever", lever)
@@ -47,6 +61,10 @@ public record Rung(
                 .required("doses", doses)
                 .text("easier", easier, 160)
                 .text("harder", harder, 160)
-                .done();
+                .entries("steps", steps, 0, 20);
+        if (claps != null) checks.range("claps", claps, 0, 20);
+        if (heightM != null) checks.range("heightM", heightM, 0, 200);
+        if (standM != null) checks.length("standM", standM);
+        checks.done();
     }
 }

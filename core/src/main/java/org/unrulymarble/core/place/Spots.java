@@ -29,7 +29,16 @@ public record Spots(long spots, Integer waves, long rows, long columns, List<Pla
         WALL_TOO_SHORT,
         TOO_LITTLE_DEPTH,
         CEILING_TOO_LOW,
-        FLOOR_TOO_SMALL
+        FLOOR_TOO_SMALL,
+        /** Every spot would stand before a door, a way out, stairs, an obstacle or a window. */
+        NOTHING_LEFT_FREE
+    }
+
+    /** The same grid with only these of its rectangles, and the waves that they make. */
+    Spots only(List<Placed> left, int pupils, int perSpot) {
+        if (left.isEmpty()) return new Spots(0, pupils == 0 ? 0 : null, 0, 0, List.of(), Reason.NOTHING_LEFT_FREE);
+        int crowd = Rounding.ceil((double) pupils / ((double) left.size() * perSpot));
+        return new Spots(left.size(), pupils == 0 ? 0 : Math.max(1, crowd), rows, columns, List.copyOf(left), null);
     }
 
     /** One spot on the floor, in metres; x along the room's length (or the wall), y across it (or away from the wall). */

@@ -1,12 +1,12 @@
 package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import org.unrulymarble.core.clock.Dose;
+import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
-import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.score.Side;
 
 /** Makes a lesson into the script of a run: every segment, and who is where in every turn. */
 public final class ScriptWriter {
@@ -14,39 +14,61 @@ public final class ScriptWriter {
     private ScriptWriter() {}
 
     /**
-     * @param pupilIds in the order in which they take the spots
+     * @param setting with the pupils in the order in which they take the spots
      * @throws org.unrulymarble.core.check.Refused naming the block and field, for a ladder or rung that is not known
      */
-    public static RunScript write(Lesson lesson, Space space, List<String> pupilIds, Catalogue catalogue) {
-        List<LessonPlan.Placed> placed = LessonPlan.place(lesson, space, pupilIds.size(), catalogue);
-        LessonClock clock = LessonClock.of(new LessonClock.ClockAsk(
-                lesson.restRule(),
-                lesson.transitionSec(),
-                placed.stream().map(LessonPlan.Placed::timing).toList()));
+    public static RunScript write(Lesson lesson, Setting setting) {
+        List<Placed> placed = Placed.all(lesson, setting);
+        LessonClock clock = Timeline.clock(lesson.restRule(), lesson.transitionSec(), placed);
         return new RunScript(
-                clock.segments(), placed.stream().map(p -> block(p, pupilIds)).toList());
+                Timeline.segments(clock, placed),
+                placed.stream().map(p -> block(p, setting)).toList());
     }
 
-    private static RunScript.ScriptBlock block(LessonPlan.Placed p, List<String> pupilIds) {
+    private static RunScript.ScriptBlock block(Placed p, Setting setting) {
         Block block = p.block();
         Block.Task meanwhile = block.meanwhile();
+        List<String> pupilIds = setting.pupils().stream().map(PlanPupil::id).toList();
+        return new RunScript.ScriptBlock(
+                RunScript.BlockKind.valueOf(block.kind().name()),
+                p.isTask() ? p.ladder().id() : null,
+                p.isTask() ? p.rung().id() : null,
+                rungOf(p, setting),
+                block.modifiers(),
+                p.isTask() ? p.rung().measure() : null,
+                p.isTask() ? p.sides() : List.of(Side.NONE),
+                p.reps(),
+                p.moves() ? p.workSec() : 0,
+                p.isTask() && block.counted(),
+                block.optionalLast(),
+                p.steps(),
+                block.note(),
+                meanwhile == null ? null : meanwhile.ladderId(),
+                meanwhile == null ? null : meanwhile.rungId(),
+                p.isTask() ? turns(p, pupilIds) : List.of(everyone(pupilIds)));
+    }
+
+    /** Only those who are not on the block's own rung. */
+    private static Map<String, String> rungOf(Placed p, Setting setting) {
+        Map<String, String> own = new HashMap<>();
+        if (p.isTask())
+            for (PlanPupil pupil : setting.pupils()) {
+                String rung = p.rungOf(pupil.id(), setting).id();
+                if (!rung.equals(p.rung().id())) own.put(pupil.id(), rung);
+            }
+        return own;
+    }
+
+    private static RunScript.ScriptTurn everyone(List<String> pupilIds) {
+        return new RunScript.ScriptTurn(0, 0, List.of(new RunScript.Crew(0, pupilIds, List.of())), List.of());
+    }
+
+    private static List<RunScript.ScriptTurn> turns(Placed p, List<String> pupilIds) {
         List<List<List<String>>> waves = waves(pupilIds, p.ladder().perSpot(), p.waves());
         List<RunScript.ScriptTurn> turns = new ArrayList<>();
         for (int wave = 0; wave < waves.size(); wave++)
-            for (int part = 0; part < p.parts(); part++)
-                turns.add(turn(wave, part, waves, p.ladder().workingAtOnce()));
-        return new RunScript.ScriptBlock(
-                block.ladderId(),
-                block.rungId(),
-                block.modifiers(),
-                p.rung().measure(),
-                p.sides(),
-                block.dose().type() == Dose.Type.COUNT ? block.dose().reps() : null,
-                block.dose().seconds(),
-                block.counted(),
-                meanwhile == null ? null : meanwhile.ladderId(),
-                meanwhile == null ? null : meanwhile.rungId(),
-                turns);
+            for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, p));
+        return turns;
     }
 
     /** Crews of {@code perSpot}, in order, spread evenly over the waves: fourteen pairs in three waves are four, five and five. */
@@ -60,28 +82,34 @@ public final class ScriptWriter {
         return out;
     }
 
-    private static RunScript.ScriptTurn turn(int wave, int part, List<List<List<String>>> waves, int workingAtOnce) {
+    private static RunScript.ScriptTurn turn(int wave, int part, List<List<List<String>>> waves, Placed p) {
         List<RunScript.Crew> crews = new ArrayList<>();
         List<String> waiting = new ArrayList<>();
         for (int w = 0; w < waves.size(); w++) {
             List<List<String>> members = waves.get(w);
             for (int spot = 0; spot < members.size(); spot++) {
-                if (w == wave) crews.add(crew(spot, members.get(spot), part, workingAtOnce));
+                if (w == wave) crews.add(crew(spot, members.get(spot), part, p));
                 else waiting.addAll(members.get(spot));
             }
         }
         return new RunScript.ScriptTurn(wave, part, crews, waiting);
     }
 
-    /** A crew that is short of people begins again at its first: nobody stands idle. */
-    private static RunScript.Crew crew(int spot, List<String> members, int part, int workingAtOnce) {
+    /** A crew that is short of people begins again at its first: nobody stands idle. Helpers stand in the order of the roles. */
+    private static RunScript.Crew crew(int spot, List<String> members, int part, Placed p) {
+        int workingAtOnce = p.ladder().workingAtOnce();
+        // By roles each part moves everyone on by one role; else by as many as work.
+        int first = part * (p.block().roleTurns() == Block.RoleTurns.EVERY_ROLE ? 1 : workingAtOnce);
         List<String> workers = new ArrayList<>();
+        List<String> helpers = new ArrayList<>();
         for (int k = 0; k < workingAtOnce; k++) {
-            String worker = members.get((part * workingAtOnce + k) % members.size());
+            String worker = members.get((first + k) % members.size());
             if (!workers.contains(worker)) workers.add(worker);
         }
-        List<String> helpers =
-                members.stream().filter(m -> !workers.contains(m)).toList();
+        for (int k = 0; k < members.size(); k++) {
+            String helper = members.get((first + workingAtOnce + k) % members.size());
+            if (!workers.contains(helper) && !helpers.contains(helper)) helpers.add(helper);
+        }
         return new RunScript.Crew(spot, workers, helpers);
     }
 }

@@ -12,7 +12,8 @@ public record Planning(
         List<NetPreset> nets,
         List<ReactionByAge> reactions,
         List<SlalomLevel> slalomLevels,
-        Usual usual) {
+        Usual usual,
+        Thresholds thresholds) {
 
     /**
      * A kind of ball.
@@ -100,7 +101,82 @@ public record Planning(
         }
     }
 
+    /**
+     * From where on a plan says something.
+     *
+     * @param waterActiveMin active minutes without water, {@code waterHeatActiveMin} on a hot day
+     * @param idleSec seconds that a wave waits with nothing to do
+     * @param wavesMost waves for one task
+     * @param gateShare share of the class that should be able to reach a gate by which a block goes
+     * @param countShare planned time against the time that the class is expected to need for a count
+     * @param effortLeap steps of effort between two neighbours
+     * @param sideShare least share of handed work for either hand
+     * @param wayFreeM floor that is kept free before doors, ways out and stairs
+     * @param swingMarginM beyond the reach of a swing
+     * @param ageYears age that is reckoned with where no birth year is known
+     * @param spareEvery one spare ball for so many
+     */
+    public record Thresholds(
+            Integer waterActiveMin,
+            Integer waterHeatActiveMin,
+            Integer idleSec,
+            Integer wavesMost,
+            Double gateShare,
+            Double countShare,
+            Integer effortLeap,
+            Double sideShare,
+            Double wayFreeM,
+            Double swingMarginM,
+            Integer ageYears,
+            Integer spareEvery) {
+
+        /** Where a school's own file says nothing. */
+        static final Thresholds USUAL =
+                new Thresholds(null, null, null, null, null, null, null, null, null, null, null, null);
+
+        public Thresholds {
+            waterActiveMin = waterActiveMin == null ? 20 : waterActiveMin;
+            waterHeatActiveMin = waterHeatActiveMin == null ? 10 : waterHeatActiveMin;
+            idleSec = idleSec == null ? 60 : idleSec;
+            wavesMost = wavesMost == null ? 3 : wavesMost;
+            gateShare = gateShare == null ? 0.5 : gateShare;
+            countShare = countShare == null ? 0.7 : countShare;
+            effortLeap = effortLeap == null ? 2 : effortLeap;
+            sideShare = sideShare == null ? 0.4 : sideShare;
+            wayFreeM = wayFreeM == null ? 0.8 : wayFreeM;
+            swingMarginM = swingMarginM == null ? 0.3 : swingMarginM;
+            ageYears = ageYears == null ? 9 : ageYears;
+            spareEvery = spareEvery == null ? 8 : spareEvery;
+            new Checks()
+                    .range("waterActiveMin", waterActiveMin, 1, 240)
+                    .range("waterHeatActiveMin", waterHeatActiveMin, 1, 240)
+                    .seconds("idleSec", idleSec)
+                    .range("wavesMost", wavesMost, 1, 60)
+                    .range("gateShare", gateShare, 0, 1)
+                    .range("countShare", countShare, 0, 1)
+                    .range("effortLeap", effortLeap, 0, 4)
+                    .range("sideShare", sideShare, 0, 0.5)
+                    .range("wayFreeM", wayFreeM, 0, 10)
+                    .range("swingMarginM", swingMarginM, 0, 10)
+                    .range("ageYears", ageYears, 3, 99)
+                    .range("spareEvery", spareEvery, 1, 100)
+                    .done();
+        }
+    }
+
+    /** The times of a pupil of this age; the youngest there are below the first. */
+    public ReactionByAge reaction(int age) {
+        ReactionByAge found = reactions.get(0);
+        for (ReactionByAge r : reactions) if (r.fromAge() <= age && r.fromAge() >= found.fromAge()) found = r;
+        return found;
+    }
+
+    public java.util.Optional<NetPreset> net(String id) {
+        return nets.stream().filter(n -> n.id().equals(id)).findFirst();
+    }
+
     public Planning {
+        thresholds = thresholds == null ? Thresholds.USUAL : thresholds;
         new Checks()
                 .entries("balls", balls, 1, 60)
                 .entries("nets", nets, 1, 60)

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.score;
 
 import java.util.List;
+import java.util.Map;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Modifier;
@@ -16,25 +17,55 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
         blocks = List.copyOf(blocks);
     }
 
+    /** What a block of a run is. */
+    public enum BlockKind {
+        TASK,
+        FREE,
+        TALK,
+        WATER
+    }
+
     /**
+     * @param kind only a task has ladder, rung and measure
+     * @param rungOf pupils who are on another rung of the ladder, with that rung
      * @param sides in the order of the segments' side 0 and 1
      * @param reps what one side asks for by count, or null by clock
      * @param workSec planned seconds of one side of one turn
      * @param counted whether results are collected
+     * @param optionalLast whether the last set is for those who want it
+     * @param steps what is done one after the other, in order
+     * @param note the teacher's own words, or null
      * @param meanwhileLadderId what the waiting waves do, or null
      */
     public record ScriptBlock(
+            BlockKind kind,
             String ladderId,
             String rungId,
+            Map<String, String> rungOf,
             List<Modifier> modifiers,
             Measure measure,
             List<Side> sides,
             Integer reps,
             int workSec,
             boolean counted,
+            boolean optionalLast,
+            List<String> steps,
+            String note,
             String meanwhileLadderId,
             String meanwhileRungId,
-            List<ScriptTurn> turns) {}
+            List<ScriptTurn> turns) {
+
+        /** Scripts of older runs have only tasks, and everyone on one rung. */
+        public ScriptBlock {
+            kind = kind == null ? BlockKind.TASK : kind;
+            rungOf = rungOf == null ? Map.of() : Map.copyOf(rungOf);
+            steps = steps == null ? List.of() : List.copyOf(steps);
+        }
+
+        public String rungOf(String pupilId) {
+            return rungOf.getOrDefault(pupilId, rungId);
+        }
+    }
 
     /** @param waiting pupils whose wave is not at the spots */
     public record ScriptTurn(int wave, int part, List<Crew> crews, List<String> waiting) {}

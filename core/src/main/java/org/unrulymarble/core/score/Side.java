@@ -10,7 +10,9 @@ public enum Side {
     LEFT,
     CLOCKWISE,
     COUNTER_CLOCKWISE,
-    STRONG;
+    STRONG,
+    /** Both sides in one round: alternating, out and back, or called. */
+    MIXED;
 
     /** The sides that a rung asks for, in the order in which they are called. */
     public static List<Side> of(Sides sides) {

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.unrulymarble.core.kit.KitKinds;
 
 class LadderFilesTest {
 
@@ -82,7 +83,7 @@ class LadderFilesTest {
         String broken = handle.replaceFirst("(?m)" + java.util.regex.Pattern.quote(good) + "$", bad);
         assertThat(broken).isNotEqualTo(handle);
 
-        assertThatThrownBy(() -> LadderFiles.read("mine.yaml", new StringReader(broken)))
+        assertThatThrownBy(() -> LadderFiles.read("mine.yaml", new StringReader(broken), KitKinds.shipped()))
                 .isInstanceOf(BadLadderFile.class)
                 .hasMessageStartingWith("mine.yaml: ladder \"" + ladder + "\": " + field + ": ");
     }

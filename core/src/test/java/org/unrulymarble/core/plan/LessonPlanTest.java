@@ -15,25 +15,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.unrulymarble.core.check.Refused;
-import org.unrulymarble.core.clock.Dose;
-import org.unrulymarble.core.clock.RestRule;
 import org.unrulymarble.core.clock.Segment;
-import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.place.Space;
-import org.unrulymarble.core.place.Wall;
+import org.unrulymarble.core.place.Surface;
 import org.unrulymarble.core.score.RunScript;
 
 class LessonPlanTest {
 
-    private static final Catalogue CATALOGUE = Catalogue.shipped();
-    private static final Space LOFT = new Space(9.2, 6.4, 2.7, new Wall(9.2, 6.4));
-    private static final Space CORRIDOR = new Space(14.0, 1.9, 2.4, null);
-
     @Test
     void waves_and_parts_make_the_turns_and_the_clock_knows_them() {
-        LessonPlan plan = LessonPlan.of(lesson(wall()), LOFT, 24, CATALOGUE);
+        LessonPlan plan = LessonPlan.of(lesson(wall()), World.setting(World.LOFT, 24));
 
-        LessonPlan.BlockPlan block = plan.blocks().get(0);
+        BlockPlan block = plan.blocks().get(0);
         // Six spots of a pair each: twelve at the wall, twelve who wait; each pair changes parts once.
         assertThat(block.spots().spots()).isEqualTo(6);
         assertThat(List.of(block.waves(), block.partsToRotate(), block.turns())).containsExactly(2, 2, 4);
@@ -47,9 +39,9 @@ class LessonPlanTest {
 
     @Test
     void who_waits_is_idle_unless_there_is_a_quiet_task() {
-        LessonPlan idle = LessonPlan.of(lesson(wall()), LOFT, 24, CATALOGUE);
-        LessonPlan busy =
-                LessonPlan.of(lesson(wall(new Block.Task("table-top-taps", "hand-to-hand"))), LOFT, 24, CATALOGUE);
+        LessonPlan idle = LessonPlan.of(lesson(wall()), World.setting(World.LOFT, 24));
+        LessonPlan busy = LessonPlan.of(
+                lesson(wall(new Block.Task("table-top-taps", "hand-to-hand"))), World.setting(World.LOFT, 24));
 
         // The other wave works 2 parts of 40 s in each of 2 sets.
         assertThat(List.of(idle.idleSecPerPupil(), idle.quietSecPerPupil())).containsExactly(160L, 0L);
@@ -60,7 +52,7 @@ class LessonPlanTest {
 
     @Test
     void a_room_that_holds_nothing_says_why_and_still_has_a_clock() {
-        LessonPlan plan = LessonPlan.of(lesson(wall()), CORRIDOR, 24, CATALOGUE);
+        LessonPlan plan = LessonPlan.of(lesson(wall()), World.setting(World.CORRIDOR, 24));
 
         assertThat(plan.blocks().get(0).spots().reason().name()).isIn("NO_WALL", "CEILING_TOO_LOW");
         assertThat(plan.blocks().get(0).waves()).isEqualTo(1);
@@ -70,29 +62,29 @@ class LessonPlanTest {
     @ParameterizedTest
     @CsvSource({"EACH,60,60", "FIRST_ONLY,60,0", "SECOND_ONLY,0,60"})
     void right_and_left_get_what_was_chosen(Block.SideChoice sides, long right, long left) {
-        Block block = block("clap-and-collect", "one-hand-in", Dose.byClock(30), 2, sides, null);
+        Block block = block("clap-and-collect", "one-hand-in", BlockDose.byClock(30), 2, sides, null);
 
-        LessonPlan plan = LessonPlan.of(lesson(block), LOFT, 24, CATALOGUE);
+        LessonPlan plan = LessonPlan.of(lesson(block), World.setting(World.LOFT, 24));
 
         assertThat(List.of(plan.rightSec(), plan.leftSec())).containsExactly(right, left);
     }
 
     @Test
     void at_home_one_pupil_has_nobody_to_change_parts_with() {
-        Block block = block("clap-and-collect", "both-hands", Dose.byClock(30), 1, Block.SideChoice.EACH, null);
-        Lesson home = new Lesson(10, Lesson.Audience.EACH_AT_HOME, RestRule.BETWEEN_SETS, 0, List.of(block));
+        Block block = block("clap-and-collect", "both-hands", BlockDose.byClock(30), 1, Block.SideChoice.EACH, null);
+        Lesson home = Lesson.of(10, Lesson.Audience.EACH_AT_HOME, List.of(block));
 
-        LessonPlan plan = LessonPlan.of(home, new Space(2.4, 2.4, 2.4, null), 18, CATALOGUE);
+        LessonPlan plan = LessonPlan.of(home, World.setting(World.place(2.4, 2.4, 2.4, null, Surface.ANY), 18));
 
         assertThat(plan.blocks().get(0).turns()).isEqualTo(1);
     }
 
     @Test
     void unknown_ladders_and_rungs_are_named_with_their_block() {
-        Block strange = block("no-such-ladder", "x", Dose.byClock(30), 1, Block.SideChoice.EACH, null);
+        Block strange = block("no-such-ladder", "x", BlockDose.byClock(30), 1, Block.SideChoice.EACH, null);
         Block strangeQuiet = wall(new Block.Task("table-top-taps", "no-such-rung"));
 
-        assertThatThrownBy(() -> LessonPlan.of(lesson(wall(), strange, strangeQuiet), LOFT, 24, CATALOGUE))
+        assertThatThrownBy(() -> LessonPlan.of(lesson(wall(), strange, strangeQuiet), World.setting(World.LOFT, 24)))
                 .isInstanceOfSatisfying(
                         Refused.class,
                         refused -> assertThat(refused.faults())
@@ -105,7 +97,12 @@ class LessonPlanTest {
     void in_the_script_everyone_works_and_nobody_is_in_two_places(int pupils) {
         List<String> ids = IntStream.range(0, pupils).mapToObj(i -> "p" + i).toList();
 
-        RunScript script = ScriptWriter.write(lesson(wall()), LOFT, ids, CATALOGUE);
+        RunScript script = ScriptWriter.write(
+                lesson(wall()),
+                World.setting(World.LOFT, pupils)
+                        .of(ids.stream()
+                                .map(id -> new PlanPupil(id, id, 10, Set.of(), Map.of()))
+                                .toList()));
 
         RunScript.ScriptBlock block = script.blocks().get(0);
         Map<String, Integer> worked = new HashMap<>();
@@ -135,37 +132,31 @@ class LessonPlanTest {
     }
 
     private static Block wall(Block.Task meanwhile) {
-        return block("wall-serve-stepping-back", "near-line", Dose.byClock(40), 2, Block.SideChoice.EACH, meanwhile);
+        return block(
+                "wall-serve-stepping-back", "near-line", BlockDose.byClock(40), 2, Block.SideChoice.EACH, meanwhile);
     }
 
     private static Lesson lesson(Block... blocks) {
-        List<Block> all = new ArrayList<>();
-        for (Block b : blocks) all.add(renamed(b, "b" + all.size()));
-        return new Lesson(10, Lesson.Audience.CLASS, RestRule.BETWEEN_SETS, 30, all);
-    }
-
-    private static Block renamed(Block b, String id) {
-        return new Block(
-                id,
-                b.ladderId(),
-                b.rungId(),
-                b.modifiers(),
-                b.dose(),
-                b.sets(),
-                b.sides(),
-                b.setupSec(),
-                b.explainSec(),
-                b.countInSec(),
-                b.sideSwapSec(),
-                b.turnSwapSec(),
-                b.restSec(),
-                b.waitIsRest(),
-                b.counted(),
-                b.meanwhile());
+        return World.lesson(10, blocks);
     }
 
     private static Block block(
-            String ladder, String rung, Dose dose, int sets, Block.SideChoice sides, Block.Task meanwhile) {
-        return new Block("b", ladder, rung, List.of(), dose, sets, sides, 30, 40, 5, 5, 10, 20, true, true, meanwhile);
+            String ladder, String rung, BlockDose dose, int sets, Block.SideChoice sides, Block.Task meanwhile) {
+        BlockDraft d = BlockDraft.timeFor("b", Block.Kind.TASK, 1);
+        d.ladderId = ladder;
+        d.rungId = rung;
+        d.dose = dose;
+        d.sets = sets;
+        d.sides = sides;
+        d.setupSec = 30;
+        d.explainSec = 40;
+        d.countInSec = 5;
+        d.sideSwapSec = 5;
+        d.turnSwapSec = 10;
+        d.restSec = 20;
+        d.waitIsRest = true;
+        d.counted = true;
+        d.meanwhile = meanwhile;
+        return d.block();
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -177,14 +178,19 @@ class RunLogTest {
                         new Segment(3, 0, Segment.Kind.COUNT_IN, 35, 5, 0, 1, -1),
                         new Segment(SECOND_WORK, 0, Segment.Kind.WORK, 40, 20, 0, 1, 0)),
                 List.of(new RunScript.ScriptBlock(
+                        RunScript.BlockKind.TASK,
                         "l",
                         "r",
+                        Map.of(),
                         List.of(),
                         measure,
                         List.of(Side.NONE),
                         reps,
                         20,
                         true,
+                        false,
+                        List.of(),
+                        null,
                         null,
                         null,
                         List.of(turn("ada", "ben", 0), turn("ben", "ada", 1)))));

@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.util.UUID;
 
 @Entity
@@ -22,6 +23,11 @@ public class Account {
     @Enumerated(EnumType.STRING)
     private Role role;
 
+    private boolean active = true;
+
+    @Version
+    private long version;
+
     protected Account() {}
 
     public Account(UUID id, String username, String displayName, String passwordHash, Role role) {
@@ -34,6 +40,33 @@ public class Account {
 
     public UUID id() {
         return id;
+    }
+
+    /** Whatever was set; an account that is closed cannot sign in. */
+    void change(String newDisplayName, Role newRole, boolean newActive) {
+        displayName = newDisplayName;
+        role = newRole;
+        active = newActive;
+    }
+
+    void passwordHash(String newHash) {
+        passwordHash = newHash;
+    }
+
+    public String displayName() {
+        return displayName;
+    }
+
+    public Role role() {
+        return role;
+    }
+
+    public boolean active() {
+        return active;
+    }
+
+    long version() {
+        return version;
     }
 
     String username() {

@@ -2,12 +2,13 @@ package org.unrulymarble.server.demo;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.unrulymarble.core.clock.Dose;
-import org.unrulymarble.core.clock.RestRule;
 import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.Lesson;
 
 /** The demo's lesson plans. */
@@ -118,7 +119,7 @@ final class DemoLessons {
         return lesson(40, Lesson.Audience.CLASS, blocks.toArray(Block[]::new));
     }
 
-    private Dose dose(String ladderId) {
+    private BlockDose dose(String ladderId) {
         Rung rung = rung(ladderId, 0);
         return rung.measure() == Measure.HITS_OF_N
                 ? count(ladderId, 0)
@@ -126,19 +127,19 @@ final class DemoLessons {
     }
 
     private static Lesson lesson(int minutes, Lesson.Audience audience, Block... blocks) {
-        return new Lesson(minutes, audience, RestRule.BETWEEN_SETS, 30, List.of(blocks));
+        return Lesson.of(minutes, audience, List.of(blocks));
     }
 
-    private static Dose clock(int workSec) {
-        return Dose.byClock(workSec);
+    private static BlockDose clock(int workSec) {
+        return BlockDose.byClock(workSec);
     }
 
-    private Dose count(String ladderId, int rungNumber) {
+    private BlockDose count(String ladderId, int rungNumber) {
         Rung rung = rung(ladderId, rungNumber);
         int reps = rung.gate().of() == null
                 ? rung.doses().count().reps()
                 : rung.gate().of();
-        return Dose.byCount(reps, rung.pace().hitSec());
+        return BlockDose.byCount(reps, rung.pace().hitSec());
     }
 
     private Rung rung(String ladderId, int number) {
@@ -149,28 +150,20 @@ final class DemoLessons {
             int number,
             String ladderId,
             int rungNumber,
-            Dose dose,
+            BlockDose dose,
             int sets,
             int setupSec,
             int explainSec,
             int restSec,
             Block.Task meanwhile) {
-        return new Block(
-                "b" + number,
-                ladderId,
-                rung(ladderId, rungNumber).id(),
-                List.of(),
-                dose,
-                sets,
-                Block.SideChoice.EACH,
-                setupSec,
-                explainSec,
-                5,
-                5,
-                10,
-                restSec,
-                true,
-                catalogue.ladder(ladderId).orElseThrow().counted(),
-                meanwhile);
+        Ladder ladder = catalogue.ladder(ladderId).orElseThrow();
+        BlockDraft d = BlockDraft.on("b" + number, ladder, ladder.rungs().get(rungNumber));
+        d.dose = dose;
+        d.sets = sets;
+        d.setupSec = setupSec;
+        d.explainSec = explainSec;
+        d.restSec = restSec;
+        d.meanwhile = meanwhile;
+        return d.block();
     }
 }

@@ -2,7 +2,11 @@ package org.unrulymarble.server.demo;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.plan.Adaptation;
 import org.unrulymarble.server.store.PupilDetails;
 
 /** Invented pupils: a first name and an initial each. */
@@ -40,17 +44,28 @@ final class DemoPupils {
                     left ? PupilDetails.Hand.LEFT : PupilDetails.Hand.RIGHT,
                     20 + (years - 9) + random.nextInt(4),
                     160 + 6 * (years - 9) + random.nextInt(20),
-                    adaptation(i)));
+                    adaptations(i),
+                    i == 16 ? "voice before each throw" : null,
+                    homeKit(random),
+                    random.nextInt(3) == 0 ? new Space(2.0 + random.nextInt(6) / 4.0, 2.2, 2.4, null) : null));
         }
         return pupils;
     }
 
-    private static String adaptation(int i) {
+    private static List<Adaptation> adaptations(int i) {
         return switch (i) {
-            case 5 -> "seated";
-            case 11 -> "uses one hand";
-            case 16 -> "low vision: bright ball, voice before each throw";
-            default -> null;
+            case 5 -> List.of(Adaptation.SEATED);
+            case 11 -> List.of(Adaptation.ONE_HAND);
+            case 16 -> List.of(Adaptation.SEES_LITTLE);
+            default -> List.of();
         };
+    }
+
+    private static Map<String, Integer> homeKit(SplittableRandom random) {
+        Map<String, Integer> kit = new TreeMap<>();
+        if (random.nextInt(2) == 0) kit.put("tennis-ball", 1 + random.nextInt(2));
+        if (random.nextInt(4) == 0) kit.put("small-football", 1);
+        if (random.nextInt(3) == 0) kit.put("paper-cup", 2);
+        return kit;
     }
 }

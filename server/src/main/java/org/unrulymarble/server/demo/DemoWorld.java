@@ -15,9 +15,8 @@ import org.springframework.security.authentication.UsernamePasswordAuthenticatio
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.place.Space;
-import org.unrulymarble.core.place.Wall;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.server.account.Account;
 import org.unrulymarble.server.account.AccountService;
@@ -26,6 +25,7 @@ import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.lesson.LessonDoc;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.record.RecordService;
+import org.unrulymarble.server.store.KitService;
 import org.unrulymarble.server.store.Pupil;
 import org.unrulymarble.server.store.PupilDetails;
 import org.unrulymarble.server.store.SchoolClass;
@@ -48,6 +48,8 @@ class DemoWorld {
     private final LessonService lessons;
     private final RecordService records;
     private final Catalogue catalogue;
+    private final KitService kit;
+    private final KitKinds kinds;
     private final EntityManager store;
     private final Clock clock;
 
@@ -56,8 +58,12 @@ class DemoWorld {
             LessonService lessons,
             RecordService records,
             Catalogue catalogue,
+            KitService kit,
+            KitKinds kinds,
             EntityManager store,
             Clock clock) {
+        this.kit = kit;
+        this.kinds = kinds;
         this.accounts = accounts;
         this.lessons = lessons;
         this.records = records;
@@ -81,6 +87,7 @@ class DemoWorld {
         turnstone.letHelp(helper.id());
         dunlin.letHelp(helper.id());
         store.flush();
+        kit.put(DemoStore.kit(kinds));
 
         DemoLessons plans = new DemoLessons(catalogue);
         LocalDate tuesday = next(DayOfWeek.TUESDAY);
@@ -153,26 +160,12 @@ class DemoWorld {
 
     private Map<String, SpaceRow> spaces() {
         Map<String, SpaceRow> spaces = new LinkedHashMap<>();
-        space(spaces, "Sail loft", "wood", 9.2, 6.4, 2.7, new Wall(9.2, 6.4));
-        space(spaces, "Cloakroom corridor", "tiles", 14.0, 1.9, 2.4, null);
-        space(spaces, "Net store", "concrete", 12.5, 7.5, 4.1, new Wall(7.5, 12.5));
-        space(spaces, "Classroom, desks back", "carpet", 5.6, 4.4, 2.6, null);
-        space(spaces, "Rope yard", "tarmac", 16.0, 10.0, null, new Wall(16.0, 10.0));
-        space(spaces, "Home corner", "any", 2.0, 2.2, 2.4, null);
+        DemoStore.spaces().forEach((name, place) -> {
+            SpaceRow row = new SpaceRow(UUID.randomUUID(), name, place);
+            store.persist(row);
+            spaces.put(name, row);
+        });
         return spaces;
-    }
-
-    private void space(
-            Map<String, SpaceRow> into,
-            String name,
-            String surface,
-            double lengthM,
-            double widthM,
-            Double ceilingM,
-            Wall wall) {
-        SpaceRow row = new SpaceRow(UUID.randomUUID(), name, surface, new Space(lengthM, widthM, ceilingM, wall));
-        store.persist(row);
-        into.put(name, row);
     }
 
     /** The services ask who is asking; here it is the class's own teacher. */

@@ -14,9 +14,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.plan.Gather;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.findings.Finding;
+import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.server.account.SignedIn;
 
 @RestController
@@ -38,12 +43,28 @@ class LessonController {
             int pupils,
             UUID spaceId,
             String spaceName,
-            Space space,
+            Place place,
+            List<PlanWho> who,
             String name,
             LocalDate onDay,
             boolean mayChange,
             Lesson lesson,
-            LessonPlan plan) {}
+            LessonPlan plan,
+            List<Finding> findings,
+            Gather gather) {}
+
+    /** A pupil as the plan names one. */
+    record PlanWho(UUID id, String name) {}
+
+    /** @param finding id of the finding whose mend was pressed */
+    record MendPressed(Long version, String finding) {
+        MendPressed {
+            new Checks()
+                    .required("version", version)
+                    .text("finding", finding, 160)
+                    .done();
+        }
+    }
 
     /** A lesson in a list. */
     record LessonLine(
@@ -87,6 +108,12 @@ class LessonController {
         return view(lessons.change(id, doc));
     }
 
+    /** The lesson after one press; the page saves it like any other change, so that one undo takes it back. */
+    @PostMapping("/{id}/mended")
+    Lesson mended(@PathVariable UUID id, @RequestBody MendPressed pressed) {
+        return lessons.mended(id, pressed.version(), pressed.finding());
+    }
+
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable UUID id) {
@@ -94,6 +121,7 @@ class LessonController {
     }
 
     private LessonView view(LessonService.Known k) {
+        Setting setting = lessons.setting(k);
         return new LessonView(
                 k.id(),
                 k.version(),
@@ -102,11 +130,16 @@ class LessonController {
                 k.roster().pupils().size(),
                 k.space().id(),
                 k.space().name(),
-                k.space().size(),
+                k.space().place(),
+                k.roster().pupils().stream()
+                        .map(p -> new PlanWho(p.pupilId(), p.name()))
+                        .toList(),
                 k.name(),
                 k.onDay(),
                 SignedIn.now().teaches(),
                 k.lesson(),
-                lessons.plan(k));
+                LessonPlan.of(k.lesson(), setting),
+                Findings.of(k.lesson(), setting).findings(),
+                Gather.of(k.lesson(), setting));
     }
 }

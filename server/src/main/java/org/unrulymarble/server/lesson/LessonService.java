@@ -1,19 +1,29 @@
 package org.unrulymarble.server.lesson;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
-import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.planning.Planning;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
+import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.KitService;
 import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
 import org.unrulymarble.server.store.SpaceRow;
@@ -28,9 +38,26 @@ public class LessonService {
     private final ClassAccess access;
     private final Spaces spaces;
     private final Catalogue catalogue;
+    private final KitService kit;
+    private final RecordService records;
+    private final Planning planning;
     private final JsonMapper json;
+    private final Clock clock;
 
-    LessonService(LessonRows rows, ClassAccess access, Spaces spaces, Catalogue catalogue, JsonMapper json) {
+    LessonService(
+            LessonRows rows,
+            ClassAccess access,
+            Spaces spaces,
+            Catalogue catalogue,
+            KitService kit,
+            RecordService records,
+            Planning planning,
+            JsonMapper json,
+            Clock clock) {
+        this.kit = kit;
+        this.records = records;
+        this.planning = planning;
+        this.clock = clock;
         this.rows = rows;
         this.access = access;
         this.spaces = spaces;
@@ -79,18 +106,48 @@ public class LessonService {
         rows.delete(row);
     }
 
-    public LessonPlan plan(Known known) {
-        return LessonPlan.of(
-                known.lesson(), known.space().size(), known.roster().pupils().size(), catalogue);
+    /** All that a lesson is planned for, as it stands now. */
+    @Transactional(readOnly = true)
+    public Setting setting(Known known) {
+        return setting(known.roster().classId(), known.space(), known.lesson());
+    }
+
+    private Setting setting(UUID classId, SpaceRow space, Lesson lesson) {
+        SchoolClass schoolClass = access.see(classId);
+        Set<String> ladderIds = lesson.blocks().stream()
+                .map(Block::ladderId)
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
+        boolean ownRungs = lesson.blocks().stream().anyMatch(b -> b.rungBy() != Block.RungBy.ONE);
+        return new Setting(
+                space.place(),
+                Roster.forPlan(schoolClass, LocalDate.now(clock).getYear()),
+                kit.kit(),
+                catalogue,
+                planning,
+                records.standings(classId, ladderIds, ownRungs));
+    }
+
+    /**
+     * The lesson as it would be after a finding's mend; nothing is saved.
+     *
+     * @throws Stale when the finding belongs to another version
+     */
+    @Transactional(readOnly = true)
+    Lesson mended(UUID id, Long version, String finding) {
+        LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
+        access.teach(row.classId());
+        Stale.unless(row.version(), version);
+        Known known = known(row);
+        return Findings.mended(known.lesson(), setting(known), finding);
     }
 
     private Known save(LessonRow row, LessonDoc doc) {
         SpaceRow space = spaces.findById(doc.spaceId())
                 .orElseThrow(() ->
                         new Refused("spaceId", Fault.Rule.UNKNOWN, doc.spaceId().toString()));
-        int pupils = access.see(row.classId()).pupils().size();
         try {
-            LessonPlan.of(doc.lesson(), space.size(), pupils, catalogue);
+            Placed.all(doc.lesson(), setting(row.classId(), space, doc.lesson()));
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }

@@ -67,6 +67,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ResponseEntity<Object> inUse(InUse e) {
+        return answer(problem(HttpStatus.CONFLICT, "in-use", e.lessons()));
+    }
+
+    @ExceptionHandler
     ResponseEntity<Object> tooManyTries(TooManyTries e) {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(e.retryAfterSec()))

@@ -1,5 +1,6 @@
 package org.unrulymarble.server.record;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -10,6 +11,29 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     List<AttemptRow> findByClassIdOrderByOnDayAscSetNumberAsc(UUID classId);
 
     List<AttemptRow> findByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
+
+    List<AttemptRow> findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(UUID classId, Collection<String> ladderIds);
+
+    /** Sums of tries with counted misses and without modifiers. */
+    @Query("""
+            select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
+            from AttemptRow a
+            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = ''
+            group by a.pupilId, a.ladderId, a.rungId
+            """)
+    List<TriesSum> tries(UUID classId, Collection<String> ladderIds);
+
+    interface TriesSum {
+        UUID getPupilId();
+
+        String getLadderId();
+
+        String getRungId();
+
+        long getHits();
+
+        long getMisses();
+    }
 
     @Modifying
     @Query("delete from AttemptRow a where a.runId = :runId")

@@ -1,5 +1,6 @@
 package org.unrulymarble.server.record;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -7,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.Standings;
 
 @Service
 @Transactional
@@ -31,6 +33,27 @@ public class RecordService {
     public void add(UUID classId, List<Attempt> attempts) {
         rows.saveAll(
                 attempts.stream().map(a -> new AttemptRow(classId, null, a)).toList());
+    }
+
+    /** Where a class stands on some ladders, as a plan needs it. */
+    @Transactional(readOnly = true)
+    public Standings standings(UUID classId, Collection<String> ladderIds, boolean ownRungs) {
+        if (ladderIds.isEmpty()) return Standings.NONE;
+        List<Standings.Tries> tries = rows.tries(classId, ladderIds).stream()
+                .map(t -> new Standings.Tries(
+                        t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
+                                t.getMisses()))
+                .toList();
+        List<Standings.Completed> completed = !ownRungs
+                ? List.of()
+                : challengesOf(rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
+                                .map(AttemptRow::attempt)
+                                .toList())
+                        .stream()
+                        .filter(c -> c.completed() && c.modifiers().isEmpty())
+                        .map(c -> new Standings.Completed(c.pupilId(), c.ladderId(), c.rungId()))
+                        .toList();
+        return new Standings(tries, completed);
     }
 
     @Transactional(readOnly = true)

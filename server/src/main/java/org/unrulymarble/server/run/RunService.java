@@ -101,9 +101,7 @@ public class RunService {
                         Fault.Rule.ONE_OF,
                         Lesson.Audience.CLASS)
                 .done();
-        List<String> ids =
-                roster.pupils().stream().map(p -> p.pupilId().toString()).toList();
-        RunScript script = ScriptWriter.write(lesson.lesson(), lesson.space().size(), ids, catalogue);
+        RunScript script = ScriptWriter.write(lesson.lesson(), lessons.setting(lesson));
         Set<String> used = new HashSet<>();
         script.blocks().forEach(b -> {
             used.add(b.ladderId());
@@ -186,11 +184,12 @@ public class RunService {
         Segment segment = sheet.script().segment(r.segment());
         RunScript.ScriptBlock block = sheet.script().blockOf(segment);
         String ball = catalogue.ladder(block.ladderId()).flatMap(Ladder::ball).orElse(null);
+        String rungId = block.rungOf(r.pupilId());
         return new Attempt(
                 r.pupilId(),
                 row.onDay(),
                 block.ladderId(),
-                block.rungId(),
+                rungId,
                 block.modifiers(),
                 block.sides().get(segment.side()),
                 segment.set() + 1,

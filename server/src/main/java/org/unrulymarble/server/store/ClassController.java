@@ -4,8 +4,10 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.platform.Stale;
 
@@ -45,8 +48,11 @@ class ClassController {
         }
     }
 
-    /** @param version of the class that this was made from; null for a new one */
-    record ClassDoc(Long version, String name, List<PupilDoc> pupils) {
+    /**
+     * @param version of the class that this was made from; null for a new one
+     * @param helperIds accounts that may run and tally for the class; null leaves them as they are
+     */
+    record ClassDoc(Long version, String name, List<PupilDoc> pupils, List<UUID> helperIds) {
         ClassDoc {
             new Checks()
                     .text("name", name, 40)
@@ -55,7 +61,8 @@ class ClassController {
         }
     }
 
-    record ClassView(UUID id, long version, String name, boolean mayChange, List<PupilView> pupils) {}
+    record ClassView(
+            UUID id, long version, String name, boolean mayChange, List<PupilView> pupils, List<UUID> helperIds) {}
 
     record PupilView(UUID id, String name, PupilDetails details) {}
 
@@ -76,6 +83,7 @@ class ClassController {
         SchoolClass created = new SchoolClass(
                 UUID.randomUUID(), doc.name().strip(), SignedIn.now().accountId());
         for (PupilDoc pupil : doc.pupils()) created.add(new Pupil(UUID.randomUUID(), pupil.details()));
+        if (doc.helperIds() != null) created.helpers(known(doc.helperIds()));
         return view(classes.saveAndFlush(created));
     }
 
@@ -97,7 +105,17 @@ class ClassController {
         }
         gone.values().forEach(known::remove);
         added.forEach(known::add);
+        if (doc.helperIds() != null) known.helpers(known(doc.helperIds()));
         return view(classes.saveAndFlush(known));
+    }
+
+    private Set<UUID> known(List<UUID> helperIds) {
+        new Checks().entries("helperIds", helperIds, 0, 50).done();
+        Set<UUID> ids = new HashSet<>(helperIds);
+        new Checks()
+                .that(ids.isEmpty() || classes.accounts(ids) == ids.size(), "helperIds", Fault.Rule.UNKNOWN, ids)
+                .done();
+        return ids;
     }
 
     private ClassView view(SchoolClass c) {
@@ -109,6 +127,7 @@ class ClassController {
                 mayChange,
                 c.pupils().stream()
                         .map(p -> new PupilView(p.id(), p.name(), p.details()))
-                        .toList());
+                        .toList(),
+                c.helperIds());
     }
 }

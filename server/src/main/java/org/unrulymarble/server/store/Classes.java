@@ -1,5 +1,6 @@
 package org.unrulymarble.server.store;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,4 +14,7 @@ interface Classes extends JpaRepository<SchoolClass, UUID> {
 
     @Query("select p from Pupil p join fetch p.schoolClass where p.id = :pupil")
     Optional<Pupil> pupil(UUID pupil);
+
+    @Query(value = "select count(*) from account where id in (:ids)", nativeQuery = true)
+    long accounts(Collection<UUID> ids);
 }

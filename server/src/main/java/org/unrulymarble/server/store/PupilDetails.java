@@ -1,9 +1,21 @@
 package org.unrulymarble.server.store;
 
+import jakarta.persistence.AttributeConverter;
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Converter;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.plan.Adaptation;
+import tools.jackson.core.type.TypeReference;
 
 /**
  * What is kept of a child: little.
@@ -12,7 +24,10 @@ import org.unrulymarble.core.check.Checks;
  * @param birthYear 1990 to 2100, or null
  * @param shoeCm 10 to 40, or null
  * @param reachCm standing reach, 50 to 300, or null
- * @param adaptation in the teacher's words, or null
+ * @param adaptations what is done differently for this pupil
+ * @param adaptation what else to know, in the teacher's words, or null
+ * @param homeKit counts of kinds of kit at home; empty if nothing is known
+ * @param homeSpace the room at home, or null
  */
 @Embeddable
 public record PupilDetails(
@@ -22,7 +37,14 @@ public record PupilDetails(
         @Enumerated(EnumType.STRING) Hand strongHand,
         Integer shoeCm,
         Integer reachCm,
-        String adaptation) {
+        @Convert(converter = AdaptationsColumn.class) List<Adaptation> adaptations,
+        String adaptation,
+        @Convert(converter = KitColumn.class) Map<String, Integer> homeKit,
+
+        @Convert(converter = SpaceColumn.class) @Column(length = 300)
+        Space homeSpace) {
+
+    private static final int MOST_KINDS = 30;
 
     /** The strong hand. */
     public enum Hand {
@@ -32,13 +54,63 @@ public record PupilDetails(
 
     public PupilDetails {
         adaptation = adaptation == null || adaptation.isBlank() ? null : adaptation.strip();
+        adaptations = adaptations == null
+                ? List.of()
+                : adaptations.stream().distinct().sorted().toList();
+        homeKit = homeKit == null ? Map.of() : Map.copyOf(homeKit);
         Checks checks = new Checks().text("firstName", firstName, 40).text("initial", initial, 1);
         if (birthYear != null) checks.range("birthYear", birthYear, 1990, 2100);
         if (shoeCm != null) checks.range("shoeCm", shoeCm, 10, 40);
         if (reachCm != null) checks.range("reachCm", reachCm, 50, 300);
         if (adaptation != null) checks.text("adaptation", adaptation, 120);
+        checks.entries("homeKit", homeKit.keySet(), 0, MOST_KINDS);
+        homeKit.forEach((kind, count) -> checks.text("homeKit", kind, 60).range("homeKit." + kind, count, 0, 1000));
         checks.done();
         strongHand = strongHand == null ? Hand.RIGHT : strongHand;
         firstName = firstName.strip();
+    }
+
+    /** Words with commas between. */
+    @Converter
+    static class AdaptationsColumn implements AttributeConverter<List<Adaptation>, String> {
+        @Override
+        public String convertToDatabaseColumn(List<Adaptation> value) {
+            return value == null ? "" : value.stream().map(Enum::name).collect(Collectors.joining(","));
+        }
+
+        @Override
+        public List<Adaptation> convertToEntityAttribute(String column) {
+            return column == null || column.isEmpty()
+                    ? List.of()
+                    : Arrays.stream(column.split(",")).map(Adaptation::valueOf).toList();
+        }
+    }
+
+    /** JSON, in the order of the kinds. */
+    @Converter
+    static class KitColumn implements AttributeConverter<Map<String, Integer>, String> {
+        @Override
+        public String convertToDatabaseColumn(Map<String, Integer> value) {
+            return StoredJson.write(value == null ? Map.of() : new TreeMap<>(value));
+        }
+
+        @Override
+        public Map<String, Integer> convertToEntityAttribute(String column) {
+            return column == null ? Map.of() : StoredJson.read(column, new TypeReference<Map<String, Integer>>() {});
+        }
+    }
+
+    /** JSON. */
+    @Converter
+    static class SpaceColumn implements AttributeConverter<Space, String> {
+        @Override
+        public String convertToDatabaseColumn(Space value) {
+            return value == null ? null : StoredJson.write(value);
+        }
+
+        @Override
+        public Space convertToEntityAttribute(String column) {
+            return column == null ? null : StoredJson.read(column, Space.class);
+        }
     }
 }

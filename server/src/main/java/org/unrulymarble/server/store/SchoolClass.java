@@ -11,6 +11,7 @@ import jakarta.persistence.OneToMany;
 import jakarta.persistence.OrderBy;
 import jakarta.persistence.Version;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -74,6 +75,15 @@ public class SchoolClass {
 
     void remove(Pupil pupil) {
         pupils.remove(pupil);
+    }
+
+    void helpers(Collection<UUID> accountIds) {
+        helperIds.clear();
+        helperIds.addAll(accountIds);
+    }
+
+    List<UUID> helperIds() {
+        return helperIds.stream().sorted().toList();
     }
 
     public void letHelp(UUID accountId) {

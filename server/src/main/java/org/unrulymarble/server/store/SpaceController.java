@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -13,7 +14,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Place;
+import org.unrulymarble.server.platform.InUse;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 
@@ -31,20 +33,17 @@ class SpaceController {
     }
 
     /** @param version of the space that this was made from; null for a new one */
-    record SpaceDoc(Long version, String name, String surface, Space size) {
+    record SpaceDoc(Long version, String name, Place place) {
         SpaceDoc {
-            Checks checks = new Checks()
-                    .text("name", name, 40)
-                    .text("surface", surface, 30)
-                    .required("size", size);
+            Checks checks = new Checks().text("name", name, 40).required("place", place);
             checks.done();
-            checks.range("size.lengthM", size.lengthM(), 0.5, 200)
-                    .range("size.widthM", size.widthM(), 0.5, 200)
+            checks.range("place.size.lengthM", place.size().lengthM(), 0.5, 200)
+                    .range("place.size.widthM", place.size().widthM(), 0.5, 200)
                     .done();
         }
     }
 
-    record SpaceView(UUID id, long version, String name, String surface, Space size) {}
+    record SpaceView(UUID id, long version, String name, Place place) {}
 
     @GetMapping
     List<SpaceView> all() {
@@ -56,7 +55,7 @@ class SpaceController {
     SpaceView create(@RequestBody SpaceDoc doc) {
         access.onlyTeachers();
         return view(
-                spaces.saveAndFlush(new SpaceRow(UUID.randomUUID(), doc.name().strip(), doc.surface(), doc.size())));
+                spaces.saveAndFlush(new SpaceRow(UUID.randomUUID(), doc.name().strip(), doc.place())));
     }
 
     @PutMapping("/{id}")
@@ -64,11 +63,22 @@ class SpaceController {
         access.onlyTeachers();
         SpaceRow known = spaces.findById(id).orElseThrow(NotFound::new);
         Stale.unless(known.version(), doc.version());
-        known.change(doc.name().strip(), doc.surface(), doc.size());
+        known.change(doc.name().strip(), doc.place());
         return view(spaces.saveAndFlush(known));
     }
 
+    /** @throws InUse while lessons are planned there */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@PathVariable UUID id) {
+        access.onlyTeachers();
+        SpaceRow known = spaces.findById(id).orElseThrow(NotFound::new);
+        long lessons = spaces.lessonsIn(id);
+        if (lessons > 0) throw new InUse(lessons);
+        spaces.delete(known);
+    }
+
     private static SpaceView view(SpaceRow s) {
-        return new SpaceView(s.id(), s.version(), s.name(), s.surface(), s.size());
+        return new SpaceView(s.id(), s.version(), s.name(), s.place());
     }
 }

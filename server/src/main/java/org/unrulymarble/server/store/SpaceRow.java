@@ -6,8 +6,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.util.UUID;
-import org.unrulymarble.core.place.Space;
-import org.unrulymarble.core.place.Wall;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.unrulymarble.core.place.Place;
 
 /** A room or yard of the school. */
 @Entity
@@ -18,41 +19,25 @@ public class SpaceRow {
     private UUID id;
 
     private String name;
-    private String surface;
 
-    @Column(name = "length_m")
-    private double lengthM;
-
-    @Column(name = "width_m")
-    private double widthM;
-
-    @Column(name = "ceiling_m")
-    private Double ceilingM;
-
-    @Column(name = "wall_run_m")
-    private Double wallRunM;
-
-    @Column(name = "wall_depth_m")
-    private Double wallDepthM;
+    /** The core's Place as JSON: always read and written whole. */
+    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @Column(name = "place")
+    private String place;
 
     @Version
     private long version;
 
     protected SpaceRow() {}
 
-    public SpaceRow(UUID id, String name, String surface, Space size) {
+    public SpaceRow(UUID id, String name, Place place) {
         this.id = id;
-        change(name, surface, size);
+        change(name, place);
     }
 
-    final void change(String newName, String newSurface, Space size) {
+    final void change(String newName, Place newPlace) {
         name = newName;
-        surface = newSurface;
-        lengthM = size.lengthM();
-        widthM = size.widthM();
-        ceilingM = size.ceilingM();
-        wallRunM = size.wall() == null ? null : size.wall().runM();
-        wallDepthM = size.wall() == null ? null : size.wall().depthM();
+        place = StoredJson.write(newPlace);
     }
 
     public UUID id() {
@@ -63,15 +48,11 @@ public class SpaceRow {
         return name;
     }
 
-    String surface() {
-        return surface;
-    }
-
     long version() {
         return version;
     }
 
-    public Space size() {
-        return new Space(lengthM, widthM, ceilingM, wallRunM == null ? null : new Wall(wallRunM, wallDepthM));
+    public Place place() {
+        return StoredJson.read(place, Place.class);
     }
 }

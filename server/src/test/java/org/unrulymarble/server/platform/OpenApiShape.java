@@ -61,7 +61,16 @@ public class OpenApiShape {
 
     /** Schemas where a field of that name is never null. */
     private static final Map<String, Set<String>> BUT_NEVER_IN = Map.ofEntries(
-            Map.entry("version", Set.of("ClassView", "SpaceView", "LessonView")),
+            Map.entry(
+                    "version",
+                    Set.of(
+                            "ClassView",
+                            "SpaceView",
+                            "LessonView",
+                            "ItemView",
+                            "RuleView",
+                            "PersonView",
+                            "MendPressed")),
             Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock")),
             Map.entry("waves", Set.of("BlockPlan")),
             Map.entry("shoeCm", Set.of("Usual")),
@@ -74,12 +83,53 @@ public class OpenApiShape {
             Map.entry("take", Set.of("RoundResult")),
             Map.entry(
                     "pupilId",
-                    Set.of("RoundResult", "Attempt", "Challenge", "PupilRecord", "Row", "Member", "TriedShare")),
+                    Set.of(
+                            "RoundResult",
+                            "Attempt",
+                            "Challenge",
+                            "PupilRecord",
+                            "Row",
+                            "Member",
+                            "TriedShare",
+                            "Variant")),
             Map.entry("score", Set.of("RoundResult", "Attempt")),
+            Map.entry("who", Set.of("LessonView")),
+            Map.entry("adaptation", Set.of("Variant")),
+            Map.entry("reason", Set.of("Silenced")),
+            Map.entry("of", Set.of("Rule")),
             Map.entry("space", Set.of("LessonView")));
 
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
+            Map.entry("Lesson", Set.of("startMin")),
+            Map.entry(
+                    "Block",
+                    Set.of(
+                            "ladderId",
+                            "rungId",
+                            "part",
+                            "reverses",
+                            "attitude",
+                            "gate",
+                            "mark",
+                            "spot",
+                            "mostSpots",
+                            "note")),
+            Map.entry("BlockDose", Set.of("limitSec", "makesToStep", "onMiss", "stepM")),
+            Map.entry("Variant", Set.of("instead")),
+            Map.entry("BlockPlan", Set.of("family", "spots")),
+            Map.entry("Pacing", Set.of("halfSec", "fourOfFiveSec", "reachGate", "stepLow", "stepLikely", "stepHigh")),
+            Map.entry("Finding", Set.of("blockId", "threshold", "mend", "silenced")),
+            Map.entry("GatherItem", Set.of("have")),
+            Map.entry("Ladder", Set.of("swingM", "net", "seesLittle")),
+            Map.entry("Rung", Set.of("claps", "standM", "delivery")),
+            Map.entry("KitKind", Set.of("sizeCm", "openingCm", "massG", "never")),
+            Map.entry("ItemView", Set.of("count")),
+            Map.entry("ItemDoc", Set.of("count")),
+            Map.entry("PupilDetails", Set.of("homeSpace")),
+            Map.entry("PersonDoc", Set.of("password")),
+            Map.entry("ClassDoc", Set.of("helperIds")),
+            Map.entry("ScriptBlock", Set.of("ladderId", "rungId", "measure", "note")),
             Map.entry("WallMark", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs", "netHeightMark")),
             Map.entry(
                     "Rebound",

@@ -1,4 +1,4 @@
-package org.unrulymarble.core.ladder;
+package org.unrulymarble.core.check;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -9,65 +9,63 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.unrulymarble.core.check.Fault;
-import org.unrulymarble.core.check.Refused;
 
 /** One mapping of a YAML file, read field by field; remembers what was asked for, so that a misspelt field is found. */
-final class Fields {
+public final class Fields {
 
     private final Map<?, ?> map;
     private final Set<String> read = new HashSet<>();
 
-    Fields(Map<?, ?> map) {
+    public Fields(Map<?, ?> map) {
         this.map = map;
     }
 
-    String text(String field) {
+    public String text(String field) {
         return as(field, String.class, "text");
     }
 
-    Boolean bool(String field) {
+    public Boolean bool(String field) {
         return as(field, Boolean.class, "true or false");
     }
 
-    Integer whole(String field) {
+    public Integer whole(String field) {
         return as(field, Integer.class, "a whole number");
     }
 
-    Double number(String field) {
+    public Double number(String field) {
         Number n = as(field, Number.class, "a number");
         return n == null ? null : n.doubleValue();
     }
 
-    List<String> texts(String field) {
+    public List<String> texts(String field) {
         return list(field, o -> cast(o, String.class, "text"));
     }
 
     /** A word of an enum, written small and with hyphens: {@code both-sides}. */
-    <E extends Enum<E>> E word(String field, Class<E> kind) {
+    public <E extends Enum<E>> E word(String field, Class<E> kind) {
         String text = text(field);
         return text == null ? null : at(field, () -> parse(text, kind));
     }
 
-    <E extends Enum<E>> List<E> words(String field, Class<E> kind) {
+    public <E extends Enum<E>> List<E> words(String field, Class<E> kind) {
         return list(field, o -> parse(cast(o, String.class, "text"), kind));
     }
 
-    <T> List<T> parts(String field, Function<Fields, T> shape) {
+    public <T> List<T> parts(String field, Function<Fields, T> shape) {
         return list(field, o -> whole(new Fields(cast(o, Map.class, "a mapping")), shape));
     }
 
-    <T> T part(String field, Function<Fields, T> shape) {
+    public <T> T part(String field, Function<Fields, T> shape) {
         Map<?, ?> inner = as(field, Map.class, "a mapping");
         return inner == null ? null : at(field, () -> whole(new Fields(inner), shape));
     }
 
-    boolean has(String field) {
+    public boolean has(String field) {
         return map.get(field) != null;
     }
 
     /** Shapes a value and then insists that every field of the file was used. */
-    static <T> T whole(Fields fields, Function<Fields, T> shape) {
+    public static <T> T whole(Fields fields, Function<Fields, T> shape) {
         T value;
         try {
             value = shape.apply(fields);
@@ -77,7 +75,7 @@ final class Fields {
         }
         for (Object key : fields.map.keySet())
             if (!fields.read.contains(String.valueOf(key)))
-                throw new Unreadable(String.valueOf(key), "is no field of a ladder");
+                throw new Unreadable(String.valueOf(key), "is no field of this");
         return value;
     }
 
@@ -129,22 +127,22 @@ final class Fields {
     }
 
     /** Says where in the mapping reading failed, and why. */
-    static final class Unreadable extends RuntimeException {
+    public static final class Unreadable extends RuntimeException {
         private static final long serialVersionUID = 1L;
         private final String path;
         private final String reason;
 
-        Unreadable(String path, String reason) {
+        public Unreadable(String path, String reason) {
             super(path + ": " + reason);
             this.path = path;
             this.reason = reason;
         }
 
-        String path() {
+        public String path() {
             return path;
         }
 
-        String reason() {
+        public String reason() {
             return reason;
         }
     }

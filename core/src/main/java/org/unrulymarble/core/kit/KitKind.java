@@ -1,0 +1,81 @@
+package org.unrulymarble.core.kit;
+
+import java.util.EnumSet;
+import java.util.Set;
+import org.unrulymarble.core.check.Checks;
+
+/**
+ * A kind of kit with the properties that decide what may be asked of it.
+ *
+ * @param sizeCm across, 0.1 to 500, or null where size says nothing
+ * @param openingCm what goes through or in, 0.1 to 500, or null for what has no opening
+ * @param massG 0 to 20,000, or null
+ * @param hard hurts when it hits somebody
+ * @param make how to make it ready at home, or null where it cannot be made
+ * @param makeMin whole minutes that takes, 0 to 120
+ * @param never why it is never used at all, or null
+ */
+public record KitKind(
+        String id,
+        String name,
+        Group group,
+        Double sizeCm,
+        Double openingCm,
+        Double massG,
+        Boolean bounces,
+        Boolean soft,
+        Boolean rolls,
+        Boolean grips,
+        Boolean bright,
+        Boolean hard,
+        String make,
+        Integer makeMin,
+        String never) {
+
+    /** What part a thing plays. */
+    public enum Group {
+        BALL,
+        STICK,
+        CATCHER,
+        TARGET,
+        MARKER,
+        MARK,
+        COVER,
+        GEAR,
+        OTHER
+    }
+
+    public KitKind {
+        bounces = bounces != null && bounces;
+        soft = soft != null && soft;
+        rolls = rolls != null && rolls;
+        grips = grips != null && grips;
+        bright = bright != null && bright;
+        hard = hard != null && hard;
+        makeMin = makeMin == null ? 0 : makeMin;
+        make = make == null || make.isBlank() ? null : make.strip();
+        never = never == null || never.isBlank() ? null : never.strip();
+        Checks checks = new Checks().text("id", id, 60).text("name", name, 60).required("group", group);
+        if (sizeCm != null) checks.range("sizeCm", sizeCm, 0.1, 500);
+        if (openingCm != null) checks.range("openingCm", openingCm, 0.1, 500);
+        if (massG != null) checks.range("massG", massG, 0, 20_000);
+        if (make != null) checks.text("make", make, 200);
+        if (never != null) checks.text("never", never, 120);
+        checks.range("makeMin", makeMin, 0, 120).done();
+    }
+
+    public Set<KitProperty> properties() {
+        Set<KitProperty> has = EnumSet.noneOf(KitProperty.class);
+        if (bounces) has.add(KitProperty.BOUNCES);
+        if (soft) has.add(KitProperty.SOFT);
+        if (rolls) has.add(KitProperty.ROLLS);
+        if (grips) has.add(KitProperty.GRIPS);
+        if (bright) has.add(KitProperty.BRIGHT);
+        return has;
+    }
+
+    /** Whether anybody can bring or make one, so that it never runs out. */
+    public boolean household() {
+        return make != null && never == null;
+    }
+}

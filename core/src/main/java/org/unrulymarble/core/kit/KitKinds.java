@@ -1,0 +1,73 @@
+package org.unrulymarble.core.kit;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.check.Fields;
+import org.yaml.snakeyaml.LoaderOptions;
+import org.yaml.snakeyaml.Yaml;
+import org.yaml.snakeyaml.constructor.SafeConstructor;
+
+/** All kinds of kit that are known, by id. */
+public final class KitKinds {
+
+    private final Map<String, KitKind> byId = new LinkedHashMap<>();
+
+    public KitKinds(Collection<KitKind> kinds) {
+        for (KitKind kind : kinds) byId.put(kind.id(), kind);
+    }
+
+    /** The kinds that ship with the application. A bad file stops with the kind, the field and the reason. */
+    public static KitKinds shipped() {
+        try (InputStream in = KitKinds.class.getResourceAsStream("/kit/kinds.yaml")) {
+            Map<?, ?> top = new Yaml(new SafeConstructor(new LoaderOptions()))
+                    .load(new InputStreamReader(in, StandardCharsets.UTF_8));
+            List<KitKind> kinds = new ArrayList<>();
+            for (Object entry : (List<?>) top.get("kinds")) kinds.add(kind((Map<?, ?>) entry));
+            return new KitKinds(kinds);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static KitKind kind(Map<?, ?> entry) {
+        try {
+            return Fields.whole(
+                    new Fields(entry),
+                    f -> new KitKind(
+                            f.text("id"),
+                            f.text("name"),
+                            f.word("group", KitKind.Group.class),
+                            f.number("sizeCm"),
+                            f.number("openingCm"),
+                            f.number("massG"),
+                            f.bool("bounces"),
+                            f.bool("soft"),
+                            f.bool("rolls"),
+                            f.bool("grips"),
+                            f.bool("bright"),
+                            f.bool("hard"),
+                            f.text("make"),
+                            f.whole("makeMin"),
+                            f.text("never")));
+        } catch (Fields.Unreadable e) {
+            throw new IllegalStateException("kinds.yaml, " + entry.get("id") + ", " + e.getMessage(), e);
+        }
+    }
+
+    public List<KitKind> all() {
+        return List.copyOf(byId.values());
+    }
+
+    public Optional<KitKind> kind(String id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+}

@@ -1,0 +1,184 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Manner;
+import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.place.Footprint;
+
+/** A block that is being put together or changed; {@link #block()} checks it. */
+public final class BlockDraft {
+
+    public String id;
+    public Block.Kind kind = Block.Kind.TASK;
+    public String ladderId;
+    public String rungId;
+    public Block.RungBy rungBy = Block.RungBy.ONE;
+    public List<Modifier> modifiers = List.of();
+    public BlockDose dose;
+    public int sets = 1;
+    public boolean optionalLast;
+    public Block.SideChoice sides = Block.SideChoice.EACH;
+    public Block.SideOrder sideOrder = Block.SideOrder.ONE_THEN_OTHER;
+    public int setupSec;
+    public int explainSec;
+    public Block.Cue cue = Block.Cue.FIRST;
+    public int countInSec;
+    public int sideSwapSec = 5;
+    public int turnSwapSec = 10;
+    public Block.Rest rest = Block.Rest.FIXED;
+    public int restSec;
+    public boolean waitIsRest = true;
+    public Block.RoleTurns roleTurns = Block.RoleTurns.EVERYONE_WORKS;
+    public boolean counted;
+    public Part part;
+    public String reverses;
+    public Manner.Attitude attitude;
+    public boolean beat;
+    public Block.Task meanwhile;
+    public List<Block.KitChoice> kit = List.of();
+    public Gate gate;
+    public Block.Band mark;
+    public Footprint spot;
+    public Integer mostSpots;
+    public boolean sayChange;
+    public List<Block.Variant> variants = List.of();
+    public String note;
+
+    BlockDraft() {}
+
+    BlockDraft(Block b) {
+        id = b.id();
+        kind = b.kind();
+        ladderId = b.ladderId();
+        rungId = b.rungId();
+        rungBy = b.rungBy();
+        modifiers = b.modifiers();
+        dose = b.dose();
+        sets = b.sets();
+        optionalLast = b.optionalLast();
+        sides = b.sides();
+        sideOrder = b.sideOrder();
+        setupSec = b.setupSec();
+        explainSec = b.explainSec();
+        cue = b.cue();
+        countInSec = b.countInSec();
+        sideSwapSec = b.sideSwapSec();
+        turnSwapSec = b.turnSwapSec();
+        rest = b.rest();
+        restSec = b.restSec();
+        waitIsRest = b.waitIsRest();
+        roleTurns = b.roleTurns();
+        counted = b.counted();
+        part = b.part();
+        reverses = b.reverses();
+        attitude = b.attitude();
+        beat = b.beat();
+        meanwhile = b.meanwhile();
+        kit = b.kit();
+        gate = b.gate();
+        mark = b.mark();
+        spot = b.spot();
+        mostSpots = b.mostSpots();
+        sayChange = b.sayChange();
+        variants = b.variants();
+        note = b.note();
+    }
+
+    /** A task with the rung's own planning dose: by count where tries are what is counted, else by clock. */
+    public static BlockDraft on(String id, Ladder ladder, Rung rung) {
+        BlockDraft d = new BlockDraft();
+        d.id = id;
+        d.ladderId = ladder.id();
+        d.rungId = rung.id();
+        boolean byCount = rung.measure() == Measure.HITS_OF_N;
+        d.dose = byCount
+                ? countDose(rung)
+                : BlockDose.byClock(rung.doses().clock().workSec());
+        d.sets = byCount ? rung.doses().count().sets() : rung.doses().clock().sets();
+        d.restSec =
+                byCount ? rung.doses().count().restSec() : rung.doses().clock().restSec();
+        d.setupSec = ladder.kit().isEmpty() ? 0 : 20;
+        d.explainSec = 25;
+        d.countInSec = 5;
+        d.counted = ladder.counted();
+        return d;
+    }
+
+    public static BlockDraft timeFor(String id, Block.Kind kind, int seconds) {
+        BlockDraft d = new BlockDraft();
+        d.id = id;
+        d.kind = kind;
+        d.dose = BlockDose.byClock(seconds);
+        d.waitIsRest = false;
+        d.sideSwapSec = 0;
+        d.turnSwapSec = 0;
+        return d;
+    }
+
+    static BlockDose countDose(Rung rung) {
+        int reps = rung.gate().of() == null
+                ? rung.doses().count().reps()
+                : rung.gate().of();
+        return BlockDose.byCount(reps, secPerTry(rung));
+    }
+
+    /** Planning pace of a try: a hit, or a miss and its fetch, each as often as the planning rate says. */
+    static double secPerTry(Rung rung) {
+        double share = rung.pace().share();
+        double sec = share * rung.pace().hitSec() + (1 - share) * rung.pace().missSec();
+        return Math.round(sec * 10) / 10.0;
+    }
+
+    /** Puts these kinds in the place of whatever played a role. */
+    public void play(String role, List<String> kinds) {
+        List<Block.KitChoice> choices =
+                new ArrayList<>(kit.stream().filter(c -> !c.role().equals(role)).toList());
+        choices.add(new Block.KitChoice(role, kinds));
+        kit = choices;
+    }
+
+    public Block block() {
+        return new Block(
+                id,
+                kind,
+                ladderId,
+                rungId,
+                rungBy,
+                modifiers,
+                dose,
+                sets,
+                optionalLast,
+                sides,
+                sideOrder,
+                setupSec,
+                explainSec,
+                cue,
+                countInSec,
+                sideSwapSec,
+                turnSwapSec,
+                rest,
+                restSec,
+                waitIsRest,
+                roleTurns,
+                counted,
+                part,
+                reverses,
+                attitude,
+                beat,
+                meanwhile,
+                kit,
+                gate,
+                mark,
+                spot,
+                mostSpots,
+                sayChange,
+                variants,
+                note);
+    }
+}

@@ -1,0 +1,150 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.unrulymarble.core.clock.LessonClock;
+import org.unrulymarble.core.ladder.Family;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.score.Side;
+
+/**
+ * A block worked out.
+ *
+ * @param family null for time that is no task
+ * @param part where in the lesson it belongs
+ * @param workSec of one round
+ * @param turns how often the task is done so that everyone has a go: waves times parts to rotate through
+ * @param waves 1 where nothing fits, so that the clock still says something; {@code spots} then has the reason
+ * @param partsToRotate how often a spot's crew changes parts
+ * @param workingAtOnce pupils doing the counted work in a full wave; {@code helping} the others at the spots
+ * @param waiting pupils who wait for a spot while the first wave is at it
+ * @param optionalSec what the optional last round takes, 0 without one
+ * @param spots where they work, null for time that is no task
+ * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
+ * @param steps what is done one after the other, in this block's order
+ * @param onRungs who is on which rung; empty where nobody is named
+ */
+public record BlockPlan(
+        String id,
+        Block.Kind kind,
+        Family family,
+        Part part,
+        int effort,
+        long startSec,
+        long endSec,
+        int workSec,
+        int sides,
+        boolean mixedSides,
+        int turns,
+        int waves,
+        int partsToRotate,
+        int perSpot,
+        int workingAtOnce,
+        int helping,
+        int waiting,
+        long movingSecPerPupil,
+        long quietSecPerPupil,
+        long idleSecPerPupil,
+        long restInsertedSec,
+        long optionalSec,
+        long touches,
+        List<Stretch> setStretches,
+        Spots spots,
+        int leftFree,
+        int leftForWindows,
+        List<String> steps,
+        List<OnRung> onRungs,
+        Pacing pacing) {
+
+    /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
+    public record Stretch(long startSec, long endSec) {}
+
+    /** Pupils who work on one rung. */
+    public record OnRung(String rungId, List<String> names) {}
+
+    static BlockPlan of(Placed p, LessonClock.BlockClock clock, List<Stretch> setStretches, Setting setting) {
+        Block block = p.block();
+        int workSec = p.moves() ? p.workSec() : 0;
+        int atSpots = p.atSpots();
+        int working = p.isTask()
+                ? Math.min(atSpots, p.crewsAtOnce() * p.ladder().workingAtOnce())
+                : p.moves() ? p.pupils() : 0;
+        // Whoever waits for a spot waits through the work of every other wave.
+        long waitingSec = p.isTask() ? p.waitingSec() : 0;
+        boolean fits = p.isTask() && p.layout().spots().waves() != null;
+        long moving = clock.activeSecPerPupil();
+        long touches = p.isTask()
+                ? Math.round(moving / p.rung().pace().hitSec()
+                        + (p.quiet() == null ? 0 : waitingSec / p.quiet().pace().hitSec()))
+                : 0;
+        return new BlockPlan(
+                block.id(),
+                block.kind(),
+                p.isTask() ? p.ladder().family() : null,
+                p.part(),
+                p.effort(),
+                clock.startSec(),
+                clock.endSec(),
+                workSec,
+                p.sides().size(),
+                p.mixed(),
+                p.isTask() ? p.turns() : 1,
+                p.waves(),
+                p.parts(),
+                p.isTask() ? p.ladder().perSpot() : 1,
+                working,
+                atSpots - working,
+                fits ? p.pupils() - atSpots : 0,
+                moving,
+                p.quiet() == null ? 0 : waitingSec,
+                p.quiet() == null ? waitingSec : 0,
+                clock.restInsertedSec(),
+                optionalSec(block, setStretches, clock),
+                touches,
+                setStretches,
+                p.isTask() ? p.layout().spots() : null,
+                p.isTask() ? p.layout().leftFree() : 0,
+                p.isTask() ? p.layout().leftForWindows() : 0,
+                p.steps(),
+                onRungs(p, setting),
+                Pacing.of(p, setting));
+    }
+
+    private static long optionalSec(Block block, List<Stretch> sets, LessonClock.BlockClock clock) {
+        if (!block.optionalLast() || sets.size() < 2) return 0;
+        return clock.endSec() - sets.get(sets.size() - 2).endSec();
+    }
+
+    private static List<OnRung> onRungs(Placed p, Setting setting) {
+        if (!p.isTask() || p.block().rungBy() == Block.RungBy.ONE) return List.of();
+        Map<String, List<String>> byRung = new LinkedHashMap<>();
+        p.ladder().rungs().forEach(r -> byRung.put(r.id(), new ArrayList<>()));
+        for (PlanPupil pupil : setting.pupils())
+            byRung.get(p.rungOf(pupil.id(), setting).id()).add(pupil.name());
+        return byRung.entrySet().stream()
+                .filter(e -> !e.getValue().isEmpty())
+                .map(e -> new OnRung(e.getKey(), List.copyOf(e.getValue())))
+                .toList();
+    }
+
+    /** Seconds of right-hand work of one pupil (first) and left-hand work (second). */
+    static double[] rightAndLeft(Placed p) {
+        double right = 0;
+        double left = 0;
+        if (p.isTask())
+            for (Side side : p.sides()) {
+                double sec = (double) p.block().sets() * p.workSec();
+                if (side == Side.RIGHT || (side == Side.MIXED && handed(p)))
+                    right += side == Side.MIXED ? sec / 2 : sec;
+                if (side == Side.LEFT || (side == Side.MIXED && handed(p))) left += side == Side.MIXED ? sec / 2 : sec;
+            }
+        return new double[] {right, left};
+    }
+
+    private static boolean handed(Placed p) {
+        return Side.of(p.rung().sides()).contains(Side.RIGHT);
+    }
+}

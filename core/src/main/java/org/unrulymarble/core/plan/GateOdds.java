@@ -1,0 +1,53 @@
+package org.unrulymarble.core.plan;
+
+import java.util.Optional;
+import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.chance.RateSpread;
+import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.record.Standings;
+
+/** Which gate a block goes by, and how likely a pupil of this class meets it. */
+public final class GateOdds {
+
+    private GateOdds() {}
+
+    /** The teacher's own gate, else the rung's. */
+    public static Gate gate(Placed placed) {
+        return placed.block().gate() == null
+                ? placed.rung().gate()
+                : placed.block().gate();
+    }
+
+    /** Chance that a pupil of this class meets a gate on every side in one of the sets; empty where that cannot be told. */
+    public static Optional<Double> chance(Placed placed, Gate gate, Setting setting) {
+        return chance(placed, gate, rates(placed, setting));
+    }
+
+    static Optional<Double> chance(Placed placed, Gate gate, RateSpread rates) {
+        Rung rung = placed.rung();
+        if (!GateChance.known(rung.measure())) return Optional.empty();
+        int sets = placed.block().sets();
+        int sides = placed.mixed() ? 1 : placed.sides().size();
+        double sec = placed.workSec();
+        return Optional.of(rates.mean(p -> {
+            double once = GateChance.within(rung.measure(), gate, rung.pace(), p, sec);
+            return Math.pow(1 - Math.pow(1 - once, sets), sides);
+        }));
+    }
+
+    /** The class's rates, each pupil's on their rung of the block. */
+    static RateSpread rates(Placed placed, Setting setting) {
+        RateSpread rates = new RateSpread();
+        for (PlanPupil pupil : setting.pupils()) {
+            Rung rung = placed.rungOf(pupil.id(), setting);
+            Optional<Standings.Tries> tries =
+                    setting.standings().tries(pupil.id(), placed.ladder().id(), rung.id());
+            rates.add(
+                    rung.pace().share(),
+                    tries.map(Standings.Tries::hits).orElse(0),
+                    tries.map(Standings.Tries::misses).orElse(0));
+        }
+        return rates;
+    }
+}

@@ -1,0 +1,38 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.Ladder;
+
+/**
+ * What one role of a block's kit needs at the same time.
+ *
+ * @param label the role's name in the block's choices; that of a quiet task begins with "meanwhile "
+ * @param kinds ids in the order in which they are handed out
+ * @param count how many at once, in the fullest wave
+ * @param meanwhile whether it is for those who wait
+ */
+public record KitNeed(String label, KitRole role, List<String> kinds, int count, boolean meanwhile) {
+
+    public static List<KitNeed> of(Placed p) {
+        if (!p.isTask()) return List.of();
+        List<KitNeed> needs = new ArrayList<>();
+        add(needs, p, p.ladder(), p.crewsAtOnce(), false);
+        if (p.quietLadder() != null) {
+            int waiting = p.pupils() - p.atSpots();
+            int perSpot = p.quietLadder().perSpot();
+            add(needs, p, p.quietLadder(), (waiting + perSpot - 1) / perSpot, true);
+        }
+        return List.copyOf(needs);
+    }
+
+    private static void add(List<KitNeed> needs, Placed p, Ladder ladder, int spots, boolean meanwhile) {
+        if (spots == 0) return;
+        for (KitRole role : ladder.kit()) {
+            String label = meanwhile ? "meanwhile " + role.role() : role.role();
+            needs.add(new KitNeed(
+                    label, role, p.block().kindsFor(label, role.kind()), spots * role.perSpot(), meanwhile));
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package org.unrulymarble.core.plan;
+
+import java.util.function.DoubleUnaryOperator;
+import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.chance.RateSpread;
+import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Pace;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.score.Reach;
+
+/**
+ * What a dose asks of this class: how long it takes them and how many get there, from their own tries and, for whoever has none on this rung,
+ * from the rung's planning rate with wide uncertainty.
+ *
+ * @param byPlanningRate pupils without a counted try on their rung
+ * @param halfSec seconds of one round until half of them are through; null by clock and by staircase, or beyond three limits
+ * @param fourOfFiveSec the same for four of five
+ * @param reachGate how many can be expected to meet the gate in the block; null where that cannot be told
+ * @param stepLikely by staircase: the furthest step that the round allows at the class's share; with low and high at a tenth and nine tenths
+ */
+public record Pacing(
+        int byPlanningRate,
+        Double halfSec,
+        Double fourOfFiveSec,
+        Double reachGate,
+        Integer stepLow,
+        Integer stepLikely,
+        Integer stepHigh) {
+
+    private static final double LONGEST = 3;
+    private static final double STEP_SEC = 1;
+
+    static Pacing of(Placed placed, Setting setting) {
+        if (!placed.isTask()) return new Pacing(0, null, null, null, null, null, null);
+        RateSpread rates = GateOdds.rates(placed, setting);
+        int unknown = (int) setting.pupils().stream()
+                .filter(pupil -> setting.standings()
+                        .tries(
+                                pupil.id(),
+                                placed.ladder().id(),
+                                placed.rungOf(pupil.id(), setting).id())
+                        .isEmpty())
+                .count();
+        return switch (placed.block().dose().type()) {
+            case CLOCK -> new Pacing(unknown, null, null, reach(placed, rates, setting), null, null, null);
+            case STAIRCASE -> staircase(placed, rates, unknown);
+            case COUNT, GATE, SELF_PACED -> {
+                DoubleUnaryOperator through = through(placed, rates);
+                double longest = LONGEST * placed.workSec();
+                yield new Pacing(
+                        unknown,
+                        until(through, 0.5, longest),
+                        until(through, 0.8, longest),
+                        reach(placed, rates, setting),
+                        null,
+                        null,
+                        null);
+            }
+        };
+    }
+
+    /** Share of the class that is through after so many seconds of one round. */
+    private static DoubleUnaryOperator through(Placed placed, RateSpread rates) {
+        Rung rung = placed.rung();
+        Pace pace = rung.pace();
+        BlockDose dose = placed.block().dose();
+        if (dose.type() == BlockDose.Type.GATE && GateChance.known(rung.measure())) {
+            Gate gate = GateOdds.gate(placed);
+            return sec -> rates.mean(p -> GateChance.within(rung.measure(), gate, pace, p, sec));
+        }
+        Integer reps = placed.reps();
+        int n = reps == null ? rung.doses().count().reps() : reps;
+        return rung.measure() == Measure.HITS_OF_N
+                ? sec -> rates.mean(p -> GateChance.triesWithin(n, pace, p, sec))
+                : sec -> rates.mean(p -> GateChance.hitsWithin(n, pace, p, sec));
+    }
+
+    /** The share only grows with time, so halving finds the second. */
+    private static Double until(DoubleUnaryOperator through, double share, double longest) {
+        if (through.applyAsDouble(longest) < share) return null;
+        double low = 0;
+        double high = longest;
+        while (high - low > STEP_SEC) {
+            double middle = (low + high) / 2;
+            if (through.applyAsDouble(middle) >= share) high = middle;
+            else low = middle;
+        }
+        return Math.ceil(high);
+    }
+
+    private static Double reach(Placed placed, RateSpread rates, Setting setting) {
+        return GateOdds.chance(placed, GateOdds.gate(placed), rates)
+                .map(c -> c * setting.pupils().size())
+                .orElse(null);
+    }
+
+    private static Pacing staircase(Placed placed, RateSpread rates, int unknown) {
+        return new Pacing(
+                unknown,
+                null,
+                null,
+                null,
+                step(placed, rates.quantile(0.1)),
+                step(placed, rates.quantile(0.5)),
+                step(placed, rates.quantile(0.9)));
+    }
+
+    private static int step(Placed placed, double share) {
+        Pace pace = placed.rung().pace();
+        BlockDose dose = placed.block().dose();
+        return Reach.of(new Reach.ReachAsk(
+                        placed.workSec(),
+                        dose.makesToStep(),
+                        share,
+                        pace.hitSec(),
+                        Math.max(0, pace.missSec() - pace.hitSec()),
+                        pace.stepSec()))
+                .likely();
+    }
+}

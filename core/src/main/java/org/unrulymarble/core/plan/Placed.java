@@ -1,0 +1,254 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.clock.Dose;
+import org.unrulymarble.core.clock.Timing;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Manner;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.RefusedPlace;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Sides;
+import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Layout;
+import org.unrulymarble.core.score.Side;
+
+/**
+ * A block with its ladder looked up and its spots placed.
+ *
+ * @param ladder null for time that is no task, as are rung and layout
+ * @param quiet the rung of the quiet task, or null
+ * @param mixed whether both sides come in one round of double length
+ * @param pupils how many it is planned for
+ */
+public record Placed(
+        Block block,
+        Ladder ladder,
+        Rung rung,
+        Ladder quietLadder,
+        Rung quiet,
+        Layout layout,
+        int waves,
+        List<Side> sides,
+        boolean mixed,
+        int pupils) {
+
+    private static final int MOST_TURNS = 60;
+
+    /** @throws Refused naming the block and field, for what is not known or takes more turns than the clock can hold */
+    public static List<Placed> all(Lesson lesson, Setting setting) {
+        Checks checks = new Checks();
+        List<Placed> placed = new ArrayList<>();
+        for (int i = 0; i < lesson.blocks().size(); i++) {
+            try {
+                placed.add(one(lesson.blocks().get(i), lesson, setting));
+            } catch (Refused e) {
+                checks.under("blocks[" + i + "]", e);
+            }
+        }
+        checks.done();
+        return placed;
+    }
+
+    private static Placed one(Block asked, Lesson lesson, Setting setting) {
+        int pupils = lesson.audience() == Lesson.Audience.EACH_AT_HOME
+                ? 1
+                : setting.pupils().size();
+        if (asked.kind() != Block.Kind.TASK)
+            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils);
+        Block block = backwards(asked, lesson);
+        Ladder ladder = known(setting.catalogue(), "", block.ladderId());
+        Rung rung = known(ladder, "", block.rungId());
+        Ladder quietLadder = null;
+        Rung quiet = null;
+        if (block.meanwhile() != null) {
+            quietLadder =
+                    known(setting.catalogue(), "meanwhile.", block.meanwhile().ladderId());
+            quiet = known(quietLadder, "meanwhile.", block.meanwhile().rungId());
+        }
+        Layout layout = Layout.of(new Layout.LayoutAsk(
+                setting.place(),
+                footprint(block, ladder, rung),
+                pupils,
+                ladder.perSpot(),
+                block.mostSpots(),
+                ladder.refuses(RefusedPlace.WINDOW_AT_WALL),
+                setting.planning().thresholds().wayFreeM()));
+        Integer waves = layout.spots().waves();
+        List<Side> sides = sides(rung.sides(), block.sides());
+        boolean mixed = sides.size() == 2 && block.sideOrder() != Block.SideOrder.ONE_THEN_OTHER;
+        Placed placed = new Placed(
+                block,
+                ladder,
+                rung,
+                quietLadder,
+                quiet,
+                layout,
+                waves == null ? 1 : Math.max(1, waves),
+                mixed ? List.of(Side.MIXED) : sides,
+                mixed,
+                pupils);
+        // The clock takes 60 turns: a space that needs more for this class is too small for the task.
+        new Checks()
+                .that(placed.turns() <= MOST_TURNS, "ladderId", Fault.Rule.RANGE, 1, MOST_TURNS)
+                .done();
+        return placed;
+    }
+
+    /** A block that goes backwards has the ladder and rung of the one that it reverses. */
+    private static Block backwards(Block block, Lesson lesson) {
+        if (block.reverses() == null) return block;
+        int at = lesson.indexOf(block.reverses());
+        Optional<Block> first =
+                at < 0 ? Optional.empty() : Optional.of(lesson.blocks().get(at));
+        Block forwards = first.filter(b -> b.kind() == Block.Kind.TASK && b.reverses() == null)
+                .orElseThrow(() -> new Refused("reverses", Fault.Rule.UNKNOWN, block.reverses()));
+        return block.with(d -> {
+            d.ladderId = forwards.ladderId();
+            d.rungId = forwards.rungId();
+        });
+    }
+
+    static Footprint footprint(Block block, Ladder ladder, Rung rung) {
+        Footprint usual = ladder.footprint(rung);
+        Footprint own = block.spot();
+        if (own == null) return usual;
+        // A teacher's spot is about floor; wall and height are the task's own.
+        return new Footprint(
+                own.lengthM(), own.widthM(), own.gapM(), own.edgeM(), usual.needsWall(), own.oneRow(), usual.heightM());
+    }
+
+    private static List<Side> sides(Sides asked, Block.SideChoice choice) {
+        List<Side> all = Side.of(asked);
+        if (all.size() < 2 || choice == Block.SideChoice.EACH) return all;
+        return List.of(all.get(choice == Block.SideChoice.FIRST_ONLY ? 0 : 1));
+    }
+
+    private static Ladder known(Catalogue catalogue, String at, String ladderId) {
+        return catalogue.ladder(ladderId).orElseThrow(() -> new Refused(at + "ladderId", Fault.Rule.UNKNOWN, ladderId));
+    }
+
+    private static Rung known(Ladder ladder, String at, String rungId) {
+        return ladder.rung(rungId).orElseThrow(() -> new Refused(at + "rungId", Fault.Rule.UNKNOWN, rungId));
+    }
+
+    public boolean isTask() {
+        return ladder != null;
+    }
+
+    /** How often a spot's crew changes parts; someone practising alone has nobody to change with. */
+    int parts() {
+        if (!isTask()) return 1;
+        int crew = Math.max(1, Math.min(ladder.perSpot(), pupils));
+        if (block.roleTurns() == Block.RoleTurns.EVERY_ROLE) return crew;
+        return (crew + ladder.workingAtOnce() - 1) / ladder.workingAtOnce();
+    }
+
+    public int turns() {
+        return waves * parts();
+    }
+
+    /** Seconds of one round. */
+    public int workSec() {
+        return dose().seconds();
+    }
+
+    /** What one round asks for by count, or null. */
+    public Integer reps() {
+        return block.dose().type() == BlockDose.Type.COUNT
+                ? (Integer) (block.dose().reps() * (mixed ? 2 : 1))
+                : null;
+    }
+
+    private Dose dose() {
+        BlockDose d = block.dose();
+        if (!mixed) return d.forClock();
+        return d.type() == BlockDose.Type.COUNT
+                ? Dose.byCount(2 * d.reps(), d.secPerRep())
+                : Dose.byClock(2 * d.seconds());
+    }
+
+    boolean moves() {
+        return isTask() || block.kind() == Block.Kind.FREE;
+    }
+
+    public Timing timing() {
+        if (!moves()) return new Timing(0, block.dose().seconds(), 0, 1, Dose.byClock(0), 1, 0, 1, 0, 0, false);
+        return new Timing(
+                block.setupSec(),
+                block.explainSec(),
+                block.countInSec(),
+                block.sets(),
+                dose(),
+                sides.size(),
+                block.sideSwapSec(),
+                turns(),
+                block.turnSwapSec(),
+                block.rest() == Block.Rest.NONE ? 0 : block.restSec(),
+                block.waitIsRest());
+    }
+
+    /** Where in the lesson it belongs. */
+    public Part part() {
+        if (block.part() != null) return block.part();
+        return isTask() ? ladder.part() : Part.MAIN;
+    }
+
+    public Manner manner() {
+        Manner m = isTask() ? rung.manner() : Manner.ANY;
+        return block.attitude() == null ? m : new Manner(m.feet(), m.eyes(), block.attitude());
+    }
+
+    public int effort() {
+        if (isTask()) return ladder.effort();
+        return block.kind() == Block.Kind.FREE ? 3 : 1;
+    }
+
+    /** What is done one after the other, backwards where the block reverses another. */
+    public List<String> steps() {
+        if (!isTask()) return List.of();
+        List<String> steps = new ArrayList<>(rung.steps());
+        if (block.reverses() != null) java.util.Collections.reverse(steps);
+        return steps;
+    }
+
+    /** Crews that are at work in the fullest wave: they spread evenly over the waves, as the script of a run spreads them. */
+    public int crewsAtOnce() {
+        if (!isTask()) return pupils;
+        if (layout.spots().waves() == null) return 0;
+        int allCrews = (pupils + ladder.perSpot() - 1) / ladder.perSpot();
+        return (allCrews + waves - 1) / waves;
+    }
+
+    public int atSpots() {
+        return isTask() ? Math.min(pupils, crewsAtOnce() * ladder.perSpot()) : pupils;
+    }
+
+    /** Seconds for which one pupil waits for a spot in the whole block. */
+    public long waitingSec() {
+        return (long) block.sets() * (turns() - parts()) * sides.size() * workSec();
+    }
+
+    /** The rung of one pupil: the block's, or their own where it is counted alike. */
+    public Rung rungOf(String pupilId, Setting setting) {
+        if (block.rungBy() == Block.RungBy.ONE) return rung;
+        Rung own = setting.standings().ownRung(pupilId, ladder);
+        // A round has the sides and the measure of the block's rung: the nearest such rung below is taken, else above.
+        int at = ladder.numberOf(own.id());
+        for (int i = at; i >= 0; i--)
+            if (alike(ladder.rungs().get(i))) return ladder.rungs().get(i);
+        for (int i = at; i < ladder.rungs().size(); i++)
+            if (alike(ladder.rungs().get(i))) return ladder.rungs().get(i);
+        return rung;
+    }
+
+    private boolean alike(Rung other) {
+        return other.sides() == rung.sides() && other.measure() == rung.measure();
+    }
+}

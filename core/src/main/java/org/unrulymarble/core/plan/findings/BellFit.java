@@ -1,0 +1,113 @@
+package org.unrulymarble.core.plan.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.clock.Fit;
+import org.unrulymarble.core.clock.RestRule;
+import org.unrulymarble.core.clock.Timing;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.findings.Finding.Mend;
+import org.unrulymarble.core.plan.findings.Found.Change;
+
+/**
+ * Makes a lesson end by its bell: sets and seconds of the blocks by clock are chosen by the reckoning "fit"; what has another dose keeps it, and
+ * gives up sets. Where even the shortest is too long, the last main task goes.
+ */
+final class BellFit {
+
+    private static final int MOST_BLOCKS = 20;
+    private static final int LEAST_WORK_SEC = 15;
+
+    private BellFit() {}
+
+    static Optional<Change> of(View view, LessonPlan plan) {
+        return fit(view).or(() -> removeLast(view));
+    }
+
+    private static Optional<Change> fit(View view) {
+        List<Fit.FitBlock> blocks = new ArrayList<>();
+        List<Placed> fitted = new ArrayList<>();
+        long fixedSec = 0;
+        for (Placed p : view.placed()) {
+            if (!p.isTask() && p.block().kind() != Block.Kind.FREE) {
+                fixedSec += p.block().dose().seconds();
+                continue;
+            }
+            fitted.add(p);
+            blocks.add(fitBlock(p));
+        }
+        if (blocks.isEmpty() || blocks.size() > MOST_BLOCKS) return Optional.empty();
+        // Changes to and from what is not fitted take their time all the same.
+        long changes =
+                (long) (view.placed().size() - blocks.size()) * view.lesson().transitionSec();
+        long target = 60L * view.lesson().minutes() - fixedSec - changes;
+        if (target <= 0) return Optional.empty();
+        Fit fit = Fit.of(new Fit.FitAsk(RestRule.BETWEEN_SETS, view.lesson().transitionSec(), (int) target, blocks));
+        if (!fit.feasible()) return Optional.empty();
+        List<Choice> choices = new ArrayList<>();
+        for (int i = 0; i < fitted.size(); i++)
+            choices.add(new Choice(
+                    fitted.get(i).block().id(),
+                    fit.blocks().get(i).sets(),
+                    fit.blocks().get(i).workSec() / (fitted.get(i).mixed() ? 2 : 1)));
+        Lesson after = apply(view.lesson(), choices);
+        // Rest after the last set of a block, by the other rest school, is not in the fit.
+        if (LessonPlan.of(after, view.setting()).pastBellSec() > 0) return Optional.empty();
+        return Optional.of(Change.of(
+                Mend.Kind.FIT_TO_BELL,
+                Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()),
+                lesson -> apply(lesson, choices)));
+    }
+
+    private record Choice(String blockId, int sets, int workSec) {}
+
+    private static Lesson apply(Lesson lesson, List<Choice> choices) {
+        Lesson out = lesson;
+        for (Choice c : choices)
+            out = out.change(c.blockId(), d -> {
+                d.sets = c.sets();
+                if (d.dose.type() == BlockDose.Type.CLOCK) d.dose = BlockDose.byClock(c.workSec());
+            });
+        return out;
+    }
+
+    private static Fit.FitBlock fitBlock(Placed p) {
+        Timing t = p.timing();
+        boolean byClock = p.block().dose().type() == BlockDose.Type.CLOCK;
+        int work = Math.max(1, t.dose().seconds());
+        int step = p.mixed() ? 2 : 1;
+        int least = byClock ? Math.min(work, LEAST_WORK_SEC * step) : work;
+        boolean twoAtLeast = p.block().optionalLast() || p.block().cue() == Block.Cue.AFTER_A_TRY;
+        return new Fit.FitBlock(
+                t.setupSec(),
+                t.explainSec(),
+                t.countInSec(),
+                t.sets(),
+                org.unrulymarble.core.clock.Dose.byClock(work),
+                t.sides(),
+                t.sideSwapSec(),
+                t.turns(),
+                t.turnSwapSec(),
+                t.restSec(),
+                t.waitIsRest(),
+                twoAtLeast ? Math.min(2, t.sets()) : 1,
+                t.sets(),
+                least,
+                work,
+                p.part() == Part.MAIN ? 2.0 : 1.0);
+    }
+
+    private static Optional<Change> removeLast(View view) {
+        List<Placed> main =
+                view.tasks().stream().filter(p -> p.part() == Part.MAIN).toList();
+        if (main.size() < 2) return Optional.empty();
+        return new Mends(view).remove(main.get(main.size() - 1));
+    }
+}

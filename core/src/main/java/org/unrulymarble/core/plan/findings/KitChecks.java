@@ -1,0 +1,218 @@
+package org.unrulymarble.core.plan.findings;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.kit.Kit;
+import org.unrulymarble.core.kit.KitFits;
+import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.plan.KitNeed;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.findings.Finding.Code;
+import org.unrulymarble.core.plan.findings.Finding.Mend;
+import org.unrulymarble.core.plan.findings.Found.Change;
+
+/** Kit that is short, missing, does not fit, or asks for protective gear. */
+final class KitChecks {
+
+    private final View view;
+    private final Kit kit;
+    private final Mends mends;
+    private final List<Found> out;
+
+    private KitChecks(View view, List<Found> out) {
+        this.view = view;
+        this.kit = view.setting().kit();
+        this.mends = new Mends(view);
+        this.out = out;
+    }
+
+    static void look(View view, List<Found> out) {
+        KitChecks checks = new KitChecks(view, out);
+        for (Placed p : view.tasks()) {
+            if (view.atHome()) checks.atHome(p);
+            else checks.enough(p);
+            checks.misfit(p);
+            checks.gear(p);
+        }
+    }
+
+    private void enough(Placed p) {
+        Map<String, Integer> taken = new HashMap<>();
+        for (KitNeed need : KitNeed.of(p)) {
+            int left = need.count();
+            for (String kind : need.kinds()) left -= take(taken, kind, left);
+            if (left <= 0) continue;
+            int missing = left;
+            Code code = missing == need.count() ? Code.KIT_MISSING : Code.KIT_SHORT;
+            out.add(Found.stop(code)
+                    .at(p)
+                    .about(need.label())
+                    .figure("need", need.count())
+                    .figure("have", need.count() - missing)
+                    .figure("what", need.role().what())
+                    .figure("kind", need.kinds().get(0))
+                    .figure("meanwhile", need.meanwhile())
+                    .mend(mends.first(
+                            () -> fillUp(p, need, missing, taken),
+                            () -> need.meanwhile() ? Optional.empty() : fewerSpots(p, need, need.count() - missing),
+                            () -> need.meanwhile() ? otherQuiet(p) : Optional.empty(),
+                            () -> need.meanwhile() ? Optional.empty() : mends.otherTask(p),
+                            () -> need.meanwhile() ? Optional.empty() : mends.remove(p)))
+                    .done());
+        }
+    }
+
+    private int take(Map<String, Integer> taken, String kind, int want) {
+        int have = kit.have(kind);
+        if (have == Kit.PLENTY) return want;
+        int used = taken.getOrDefault(kind, 0);
+        int got = Math.max(0, Math.min(want, have - used));
+        taken.put(kind, used + got);
+        return got;
+    }
+
+    private Optional<Change> fillUp(Placed p, KitNeed need, int missing, Map<String, Integer> taken) {
+        List<String> kinds = new ArrayList<>(need.kinds());
+        List<String> added = new ArrayList<>();
+        Kit.Choice first = null;
+        int left = missing;
+        for (Kit.Choice choice : kit.standInsFor(need.role())) {
+            if (left <= 0) break;
+            if (kinds.contains(choice.kind())) continue;
+            int got = take(new HashMap<>(taken), choice.kind(), left);
+            if (got == 0) continue;
+            left -= got;
+            kinds.add(choice.kind());
+            added.add(choice.name());
+            if (first == null) first = choice;
+        }
+        if (first == null) return Optional.empty();
+        // What is not there at all is not handed out.
+        List<String> handed = kinds.stream().filter(k -> kit.have(k) > 0).toList();
+        String id = p.block().id();
+        Map<String, Object> figures = new HashMap<>(
+                Map.of("with", String.join(", ", added), "changes", first.changes(), "left", Math.max(0, left)));
+        if (first.make() != null) {
+            figures.put("make", first.make());
+            figures.put("makeMin", first.makeMin());
+        }
+        return Optional.of(Change.of(
+                Mend.Kind.FILL_UP, figures, lesson -> lesson.change(id, d -> d.play(need.label(), handed))));
+    }
+
+    private Optional<Change> fewerSpots(Placed p, KitNeed need, int have) {
+        int spots = have / need.role().perSpot();
+        if (spots < 1 || spots >= p.crewsAtOnce()) return Optional.empty();
+        String id = p.block().id();
+        return Optional.of(Change.of(
+                Mend.Kind.FEWER_SPOTS, Map.of("spots", spots), lesson -> lesson.change(id, d -> d.mostSpots = spots)));
+    }
+
+    private Optional<Change> otherQuiet(Placed p) {
+        return TimeChecks.quietTask(view, p);
+    }
+
+    private void atHome(Placed p) {
+        for (KitNeed need : KitNeed.of(p)) {
+            if (need.kinds().stream().anyMatch(this::everywhere)) continue;
+            List<String> without = view.setting().pupils().stream()
+                    .filter(pupil -> need.kinds().stream()
+                            .allMatch(k -> pupil.homeKit().getOrDefault(k, 0)
+                                    < need.role().perSpot()))
+                    .map(PlanPupil::name)
+                    .toList();
+            if (without.isEmpty()) continue;
+            Found.Draft draft = Found.stop(Code.KIT_AT_HOME)
+                    .at(p)
+                    .about(need.label())
+                    .figure("what", need.role().what())
+                    .figure("without", without.size())
+                    .mend(mends.first(() -> homeStandIn(p, need), () -> mends.otherTask(p), () -> mends.remove(p)));
+            without.forEach(draft::pupil);
+            out.add(draft.done());
+        }
+    }
+
+    private boolean everywhere(String kind) {
+        return kit.kind(kind)
+                .filter(k -> k.household() || k.group() == KitKind.Group.MARK)
+                .isPresent();
+    }
+
+    private Optional<Change> homeStandIn(Placed p, KitNeed need) {
+        return kit.standInsFor(need.role()).stream()
+                .filter(c -> everywhere(c.kind()))
+                .findFirst()
+                .map(c -> {
+                    List<String> kinds = new ArrayList<>(need.kinds());
+                    kinds.add(c.kind());
+                    Map<String, Object> figures =
+                            new HashMap<>(Map.of("with", c.name(), "changes", c.changes(), "left", 0));
+                    if (c.make() != null) {
+                        figures.put("make", c.make());
+                        figures.put("makeMin", c.makeMin());
+                    }
+                    String id = p.block().id();
+                    return Change.of(
+                            Mend.Kind.FILL_UP, figures, lesson -> lesson.change(id, d -> d.play(need.label(), kinds)));
+                });
+    }
+
+    /** A ball that does not go into what it should go into. */
+    private void misfit(Placed p) {
+        List<KitKind> openings = p.ladder().kit().stream()
+                .filter(r -> !r.isBall())
+                .flatMap(r -> view.kinds(p, r).stream())
+                .filter(k -> k.openingCm() != null)
+                .toList();
+        for (KitKind ball : view.balls(p))
+            for (KitKind opening : openings) {
+                if (KitFits.goes(ball, opening)) continue;
+                out.add(Found.stop(Code.KIT_MISFIT)
+                        .at(p)
+                        .about(ball.id())
+                        .figure("ball", ball.name())
+                        .figure("ballCm", ball.sizeCm())
+                        .figure("into", opening.name())
+                        .figure("openingCm", opening.openingCm())
+                        .mend(mends.first(
+                                () -> mends.otherBall(
+                                        p,
+                                        Mend.Kind.BALL_THAT_FITS,
+                                        k -> openings.stream().allMatch(o -> KitFits.goes(k, o))),
+                                () -> mends.otherTask(p),
+                                () -> mends.remove(p)))
+                        .done());
+                return;
+            }
+    }
+
+    /** Gear is asked for by a hard ball, or by a task that has no ball and names gear all the same. */
+    private void gear(Placed p) {
+        List<KitKind> balls = view.balls(p);
+        Optional<KitKind> hard = balls.stream().filter(KitKind::hard).findFirst();
+        if (p.ladder().gear().isEmpty() || (!balls.isEmpty() && hard.isEmpty())) return;
+        int need = view.atHome() ? 1 : p.crewsAtOnce() * p.ladder().perSpot();
+        for (String gear : p.ladder().gear()) {
+            int have = kit.have(gear);
+            if (have >= need) continue;
+            out.add(Found.stop(Code.GEAR_MISSING)
+                    .at(p)
+                    .about(gear)
+                    .figure("gear", kit.kind(gear).map(KitKind::name).orElse(gear))
+                    .figure("need", need)
+                    .figure("have", have)
+                    .figure("ball", hard.map(KitKind::name).orElse(null))
+                    .school(Finding.School.SAFETY)
+                    .mend(mends.first(
+                            () -> mends.otherBall(p, Mend.Kind.SOFTER_BALL, k -> !k.hard()),
+                            () -> mends.otherTask(p),
+                            () -> mends.remove(p)))
+                    .done());
+        }
+    }
+}

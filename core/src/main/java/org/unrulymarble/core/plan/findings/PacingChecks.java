@@ -1,0 +1,109 @@
+package org.unrulymarble.core.plan.findings;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.BlockPlan;
+import org.unrulymarble.core.plan.GateOdds;
+import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Pacing;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.findings.Finding.Code;
+import org.unrulymarble.core.plan.findings.Finding.Mend;
+import org.unrulymarble.core.plan.findings.Found.Change;
+
+/** Doses that this class cannot do in the time: a gate most cannot reach, a count that takes longer than was planned. */
+final class PacingChecks {
+
+    private final View view;
+    private final LessonPlan plan;
+    private final List<Found> out;
+
+    private PacingChecks(View view, LessonPlan plan, List<Found> out) {
+        this.view = view;
+        this.plan = plan;
+        this.out = out;
+    }
+
+    static void look(View view, LessonPlan plan, List<Found> out) {
+        PacingChecks checks = new PacingChecks(view, plan, out);
+        for (int i = 0; i < view.placed().size(); i++) {
+            Placed p = view.placed().get(i);
+            if (!p.isTask() || view.setting().pupils().isEmpty()) continue;
+            checks.gate(p, plan.blocks().get(i));
+            checks.count(p, plan.blocks().get(i));
+        }
+    }
+
+    private void gate(Placed p, BlockPlan block) {
+        Pacing pacing = block.pacing();
+        if (p.block().dose().type() != BlockDose.Type.GATE || pacing.reachGate() == null) return;
+        int pupils = view.setting().pupils().size();
+        double share = pacing.reachGate() / pupils;
+        double wanted = view.thresholds().gateShare();
+        if (share >= wanted) return;
+        Gate gate = GateOdds.gate(p);
+        out.add(Found.mind(Code.GATE_OUT_OF_REACH)
+                .at(p)
+                .figure("reach", gate.reach())
+                .figure("of", gate.of())
+                .figure("expected", pacing.reachGate())
+                .figure("pupils", pupils)
+                .figure("limitSec", p.block().dose().limitSec())
+                .figure("byPlanningRate", pacing.byPlanningRate())
+                .beyond("gateShare", wanted)
+                .school(Finding.School.BY_GATE)
+                .mend(new Mends(view)
+                        .first(
+                                () -> lowerGate(p, gate, wanted),
+                                () -> new Mends(view)
+                                        .otherRung(
+                                                p,
+                                                r -> p.ladder().numberOf(r.id())
+                                                        < p.ladder()
+                                                                .numberOf(
+                                                                        p.rung().id()))))
+                .done());
+    }
+
+    /** The highest gate that enough of them can be expected to reach. */
+    private Optional<Change> lowerGate(Placed p, Gate gate, double wanted) {
+        for (int reach = gate.reach() - 1; reach >= 1; reach--) {
+            Gate lower = new Gate(reach, gate.of(), gate.inSec());
+            if (GateOdds.chance(p, lower, view.setting()).orElse(0.0) < wanted) continue;
+            String id = p.block().id();
+            return Optional.of(Change.of(
+                    Mend.Kind.GATE_THAT_SUITS,
+                    Map.of("reach", reach),
+                    lesson -> lesson.change(id, d -> d.gate = lower)));
+        }
+        return Optional.empty();
+    }
+
+    private void count(Placed p, BlockPlan block) {
+        if (p.block().dose().type() != BlockDose.Type.COUNT) return;
+        Double half = block.pacing().halfSec();
+        double planned = p.workSec();
+        double share = view.thresholds().countShare();
+        if (half != null && planned >= share * half) return;
+        int reps = p.block().dose().reps() * (p.mixed() ? 2 : 1);
+        double need = half == null ? 3 * planned : half;
+        double secPerRep = Math.ceil(need / reps * 10) / 10;
+        String id = p.block().id();
+        out.add(Found.mind(Code.COUNT_TAKES_LONGER)
+                .at(p)
+                .figure("reps", reps)
+                .figure("plannedSec", planned)
+                .figure("halfSec", need)
+                .figure("byPlanningRate", block.pacing().byPlanningRate())
+                .beyond("countShare", share)
+                .school(Finding.School.BY_COUNT)
+                .mend(Change.of(
+                        Mend.Kind.TIME_FOR_COUNT,
+                        Map.of("secPerRep", secPerRep),
+                        lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(d.dose.reps(), secPerRep))))
+                .done());
+    }
+}

@@ -1,0 +1,190 @@
+package org.unrulymarble.core.plan.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Noise;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.BlockDraft;
+import org.unrulymarble.core.plan.BlockPlan;
+import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.findings.Finding.Code;
+import org.unrulymarble.core.plan.findings.Finding.Mend;
+import org.unrulymarble.core.plan.findings.Found.Change;
+import org.unrulymarble.core.score.Side;
+
+/** What the clock says: past the bell, no water, a wave with nothing to do, a side left out. */
+final class TimeChecks {
+
+    private static final int WATER_SEC = 60;
+
+    private final View view;
+    private final LessonPlan plan;
+    private final List<Found> out;
+
+    private TimeChecks(View view, LessonPlan plan, List<Found> out) {
+        this.view = view;
+        this.plan = plan;
+        this.out = out;
+    }
+
+    static void look(View view, LessonPlan plan, List<Found> out) {
+        TimeChecks checks = new TimeChecks(view, plan, out);
+        checks.bell();
+        checks.water();
+        for (Placed p : view.tasks()) {
+            checks.idle(p);
+            checks.side(p);
+        }
+    }
+
+    private void bell() {
+        if (plan.pastBellSec() <= 0) return;
+        out.add(Found.stop(Code.PAST_BELL)
+                .figure("pastSec", plan.pastBellSec())
+                .figure("totalSec", plan.totalSec())
+                .figure("bellSec", plan.bellSec())
+                .beyond("minutes", view.lesson().minutes())
+                .mend(withoutOptional().or(() -> BellFit.of(view, plan)).orElse(null))
+                .done());
+    }
+
+    /** Optional rounds go first, if that is enough. */
+    private Optional<Change> withoutOptional() {
+        if (plan.optionalSec() < plan.pastBellSec()) return Optional.empty();
+        return Optional.of(Change.of(
+                Mend.Kind.WITHOUT_OPTIONAL,
+                Map.of("savesSec", plan.optionalSec()),
+                lesson -> lesson.withBlocks(lesson.blocks().stream()
+                        .map(b -> b.optionalLast()
+                                ? b.with(d -> {
+                                    d.optionalLast = false;
+                                    d.sets = Math.max(b.cue() == Block.Cue.AFTER_A_TRY ? 2 : 1, d.sets - 1);
+                                })
+                                : b)
+                        .toList())));
+    }
+
+    private void water() {
+        int most = view.lesson().heat()
+                ? view.thresholds().waterHeatActiveMin()
+                : view.thresholds().waterActiveMin();
+        String name = view.lesson().heat() ? "waterHeatActiveMin" : "waterActiveMin";
+        long active = 0;
+        for (int i = 0; i < plan.blocks().size(); i++) {
+            BlockPlan b = plan.blocks().get(i);
+            if (b.kind() == Block.Kind.WATER) {
+                active = 0;
+                continue;
+            }
+            long after = active + b.movingSecPerPupil();
+            if (after > 60L * most) {
+                int at = active == 0 ? i + 1 : i;
+                out.add(Found.mind(Code.WATER_MISSING)
+                        .about(plan.blocks().get(i).id())
+                        .figure("activeSec", after)
+                        .figure("heat", view.lesson().heat())
+                        .beyond(name, most)
+                        .mend(at >= plan.blocks().size() ? null : waterAt(at))
+                        .done());
+                return;
+            }
+            active = after;
+        }
+    }
+
+    private Change waterAt(int at) {
+        return Change.of(
+                Mend.Kind.WATER_IN,
+                Map.of("seconds", WATER_SEC, "before", at + 1),
+                lesson -> lesson.insert(
+                        Math.min(at, lesson.blocks().size()),
+                        BlockDraft.timeFor(lesson.freshId("water"), Block.Kind.WATER, WATER_SEC)
+                                .block()));
+    }
+
+    private void idle(Placed p) {
+        if (p.waves() < 2 || p.quiet() != null || p.layout().spots().waves() == null) return;
+        long waits = p.waitingSec() / p.block().sets();
+        if (waits <= view.thresholds().idleSec()) return;
+        out.add(Found.mind(Code.WAVE_IDLE)
+                .at(p)
+                .figure("waiting", p.pupils() - p.crewsAtOnce() * p.ladder().perSpot())
+                .figure("waitsSec", waits)
+                .figure("waves", p.waves())
+                .beyond("idleSec", view.thresholds().idleSec())
+                .mend(quietTask(view, p).orElse(null))
+                .done());
+    }
+
+    /** A quiet task for one that needs no wall and whose kit is there; other than the one there is. */
+    static Optional<Change> quietTask(View view, Placed p) {
+        if (view.trial()) return Optional.empty();
+        for (Ladder ladder : view.setting().catalogue().all()) {
+            if (ladder.noise() != Noise.QUIET
+                    || ladder.part() != Part.MAIN
+                    || ladder.perSpot() != 1
+                    || ladder.footprint().needsWall()
+                    || ladder.effort() > 2
+                    || ladder.id().equals(p.ladder().id())
+                    || (p.quietLadder() != null
+                            && ladder.id().equals(p.quietLadder().id()))) continue;
+            Block.Task task = new Block.Task(ladder.id(), ladder.rungs().get(0).id());
+            Block changed = p.block().with(d -> {
+                d.meanwhile = task;
+                d.reverses = null;
+                d.kit = own(d.kit);
+            });
+            View trial = View.trial(view.lesson().withBlocks(List.of(changed)), view.setting());
+            if (TaskChecks.all(trial).stream()
+                    .anyMatch(f -> f.finding().code().name().startsWith("KIT"))) continue;
+            String id = p.block().id();
+            return Optional.of(Change.of(
+                    Mend.Kind.QUIET_TASK,
+                    Map.of("task", ladder.name(), "rung", ladder.rungs().get(0).name()),
+                    lesson -> lesson.change(id, d -> {
+                        d.meanwhile = task;
+                        d.kit = own(d.kit);
+                    })));
+        }
+        return Optional.empty();
+    }
+
+    /** Without what an earlier quiet task was played with. */
+    private static List<Block.KitChoice> own(List<Block.KitChoice> kit) {
+        return kit.stream().filter(c -> !c.role().startsWith("meanwhile ")).toList();
+    }
+
+    private void side(Placed p) {
+        if (p.block().sides() == Block.SideChoice.EACH
+                || Side.of(p.rung().sides()).size() < 2) return;
+        double first = 0;
+        double second = 0;
+        for (Placed other : view.tasks()) {
+            if (!other.ladder().id().equals(p.ladder().id())
+                    || Side.of(other.rung().sides()).size() < 2) continue;
+            double sec = (double) other.block().sets() * other.block().dose().seconds();
+            if (other.block().sides() != Block.SideChoice.SECOND_ONLY) first += sec;
+            if (other.block().sides() != Block.SideChoice.FIRST_ONLY) second += sec;
+        }
+        double least = Math.min(first, second) / Math.max(1, first + second);
+        if (least >= view.thresholds().sideShare()) return;
+        List<Side> sides = new ArrayList<>(Side.of(p.rung().sides()));
+        Side left = p.block().sides() == Block.SideChoice.FIRST_ONLY ? sides.get(1) : sides.get(0);
+        String id = p.block().id();
+        out.add(Found.mind(Code.SIDE_LEFT_OUT)
+                .at(p)
+                .figure("side", left.name())
+                .figure("share", least)
+                .beyond("sideShare", view.thresholds().sideShare())
+                .mend(Change.of(
+                        Mend.Kind.EACH_SIDE,
+                        Map.of(),
+                        lesson -> lesson.change(id, d -> d.sides = Block.SideChoice.EACH)))
+                .done());
+    }
+}

@@ -1,0 +1,80 @@
+package org.unrulymarble.core.plan.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.planning.Planning;
+
+/**
+ * A lesson as the checks look at it.
+ *
+ * @param trial whether it is only asked if something stands against it: then no mend is looked for
+ */
+record View(Lesson lesson, Setting setting, List<Placed> placed, boolean trial) {
+
+    static View of(Lesson lesson, Setting setting) {
+        return new View(lesson, setting, Placed.all(lesson, setting), false);
+    }
+
+    static View trial(Lesson lesson, Setting setting) {
+        return new View(lesson, setting, Placed.all(lesson, setting), true);
+    }
+
+    Planning.Thresholds thresholds() {
+        return setting.planning().thresholds();
+    }
+
+    List<Placed> tasks() {
+        return placed.stream().filter(Placed::isTask).toList();
+    }
+
+    boolean atHome() {
+        return lesson.audience() == Lesson.Audience.EACH_AT_HOME;
+    }
+
+    /** Rungs that somebody is on in this block. */
+    List<Rung> rungsInUse(Placed p) {
+        List<Rung> rungs = new ArrayList<>(List.of(p.rung()));
+        if (p.block().rungBy() != Block.RungBy.ONE)
+            for (PlanPupil pupil : setting.pupils()) {
+                Rung own = p.rungOf(pupil.id(), setting);
+                if (!rungs.contains(own)) rungs.add(own);
+            }
+        return rungs;
+    }
+
+    /** The kinds that a block is played with for one role, as this school knows them. */
+    List<KitKind> kinds(Placed p, KitRole role) {
+        return p.block().kindsFor(role.role(), role.kind()).stream()
+                .map(id -> setting.kit().kind(id))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    /** The kinds of ball in play, if any. */
+    List<KitKind> balls(Placed p) {
+        return p.ladder().kit().stream()
+                .filter(KitRole::isBall)
+                .flatMap(r -> kinds(p, r).stream())
+                .toList();
+    }
+
+    /** The youngest of whom the age is known, else the age that is reckoned with. */
+    int youngest() {
+        return setting.pupils().stream()
+                .map(PlanPupil::age)
+                .filter(Objects::nonNull)
+                .mapToInt(a -> a)
+                .min()
+                .orElse(thresholds().ageYears());
+    }
+}

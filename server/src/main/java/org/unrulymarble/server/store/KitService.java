@@ -1,0 +1,47 @@
+package org.unrulymarble.server.store;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.kit.Kit;
+import org.unrulymarble.core.kit.KitKinds;
+
+/** The kit of the school, as the core counts with it. */
+@Service
+@Transactional
+public class KitService {
+
+    private final KitItems items;
+    private final StandIns standIns;
+    private final KitKinds kinds;
+
+    KitService(KitItems items, StandIns standIns, KitKinds kinds) {
+        this.items = items;
+        this.standIns = standIns;
+        this.kinds = kinds;
+    }
+
+    @Transactional(readOnly = true)
+    public Kit kit() {
+        return new Kit(
+                kinds,
+                items.findAll().stream().map(KitItemRow::held).toList(),
+                standIns.findAll().stream().map(StandInRow::rule).toList());
+    }
+
+    public void put(List<Kit.Held> held) {
+        items.saveAll(
+                held.stream().map(h -> new KitItemRow(UUID.randomUUID(), h)).toList());
+    }
+
+    @Configuration
+    static class Shipped {
+        @Bean
+        KitKinds kitKinds() {
+            return KitKinds.shipped();
+        }
+    }
+}

@@ -1,0 +1,138 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import { api, Problem } from "../api/client";
+
+/** Typing into one field within this time is one step of undo. */
+const ONE_STEP_MS = 900;
+
+/**
+ * Something kept on the server while it is changed in place. Every change goes there at once and comes back saved. What the server refuses stays on
+ * the screen with its fields marked; what somebody else changed meanwhile is never overwritten unasked.
+ *
+ * @param path of the one thing, as "/lessons/7"
+ * @param draftOf what of it can be changed, without its version
+ * @param onSaved what else wants to know
+ */
+export function useKept<View extends { version: number }, Draft extends object>(
+  path: string,
+  loaded: View,
+  draftOf: (view: View) => Draft,
+  onSaved: (view: View) => void,
+) {
+  const [saved, setSaved] = useState(loaded);
+  const [draft, setDraft] = useState(() => draftOf(loaded));
+  const heard = useRef({ draftOf, onSaved });
+  heard.current = { draftOf, onSaved };
+  const [past, setPast] = useState<Draft[]>([]);
+  const [future, setFuture] = useState<Draft[]>([]);
+  const [problem, setProblem] = useState<Problem>();
+  const [unsaved, setUnsaved] = useState(false);
+  const wanted = useRef<Draft | null>(null);
+  const version = useRef(loaded.version);
+  const sending = useRef(false);
+  const lastStep = useRef<{ key: string; at: number }>({ key: "", at: 0 });
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    try {
+      while (wanted.current) {
+        const doc = wanted.current;
+        wanted.current = null;
+        const view = await api<View>("PUT", path, { ...doc, version: version.current });
+        version.current = view.version;
+        heard.current.onSaved(view);
+        setSaved(view);
+        if (!wanted.current) {
+          setUnsaved(false);
+          setProblem(undefined);
+        }
+      }
+    } catch (error) {
+      setProblem(error instanceof Problem ? error : new Problem(0, "Not saved", String(error)));
+    } finally {
+      sending.current = false;
+      // What was changed while the refused one was on its way deserves its own answer.
+      if (wanted.current) send();
+    }
+  }, [path]);
+
+  const put = useCallback(
+    (next: Draft) => {
+      setDraft(next);
+      setUnsaved(true);
+      wanted.current = next;
+      send();
+    },
+    [send],
+  );
+
+  /** @param step changes of the same step soon after one another are undone together */
+  const change = useCallback(
+    (next: Draft, step: string) => {
+      const now = Date.now();
+      const same = step === lastStep.current.key && now - lastStep.current.at < ONE_STEP_MS;
+      lastStep.current = { key: step, at: now };
+      if (!same) setPast((p) => [...p.slice(-99), draft]);
+      setFuture([]);
+      put(next);
+    },
+    [draft, put],
+  );
+
+  const undo = useCallback(() => {
+    const before = past.at(-1);
+    if (!before) return;
+    setPast(past.slice(0, -1));
+    setFuture([draft, ...future]);
+    lastStep.current = { key: "", at: 0 };
+    put(before);
+  }, [past, future, draft, put]);
+
+  const redo = useCallback(() => {
+    const after = future[0];
+    if (!after) return;
+    setFuture(future.slice(1));
+    setPast([...past, draft]);
+    put(after);
+  }, [past, future, draft, put]);
+
+  /** Shows what the other one saved; what was here is one undo away. */
+  const takeTheirs = useCallback(async () => {
+    const theirs = await api<View>("GET", path);
+    version.current = theirs.version;
+    setPast((p) => [...p, draft]);
+    setSaved(theirs);
+    setDraft(heard.current.draftOf(theirs));
+    setUnsaved(false);
+    setProblem(undefined);
+  }, [draft, path]);
+
+  /** Saves what is on this screen over what the other one saved. */
+  const keepMine = useCallback(async () => {
+    const theirs = await api<View>("GET", path);
+    version.current = theirs.version;
+    put(draft);
+  }, [draft, path, put]);
+
+  useEffect(() => {
+    const leaving = (e: BeforeUnloadEvent) => {
+      if (unsaved) e.preventDefault();
+    };
+    window.addEventListener("beforeunload", leaving);
+    return () => window.removeEventListener("beforeunload", leaving);
+  }, [unsaved]);
+
+  return {
+    saved,
+    draft,
+    problem,
+    setProblem,
+    unsaved,
+    change,
+    undo: past.length > 0 ? undo : undefined,
+    redo: future.length > 0 ? redo : undefined,
+    again: () => put(draft),
+    takeTheirs,
+    keepMine,
+  };
+}

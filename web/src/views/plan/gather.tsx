@@ -1,0 +1,62 @@
+import type { LessonView } from "../../api/types";
+import { count } from "../../words";
+
+type Item = LessonView["gather"]["items"][number];
+
+const lookAt: Partial<Record<Item["group"], string>> = {
+  BALL: "firm, no split seam",
+  STICK: "no splinter, tape tight",
+  TARGET: "no crack, no sharp edge",
+  MARKER: "flat, none that slides",
+  GEAR: "straps whole, right size",
+};
+
+/** Everything to have in hand before the lesson, with what to make and what to look over. */
+export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) {
+  const { items, drinks } = view.gather;
+  if (items.length === 0 && drinks === 0) return null;
+  const making = items.filter((i) => i.make);
+  return (
+    <section aria-labelledby="gather" data-testid="gather">
+      <h2 id="gather" className="border-b-2 border-ink pb-1">
+        Gather and check
+      </h2>
+      <ul>
+        {items.map((i) => (
+          <li key={i.kind} className="flex items-baseline gap-3 border-b border-rule py-1.5">
+            <span className="clock w-14 flex-none text-right">
+              {i.group === "MARK" ? "some" : i.count}
+              {i.spare > 0 && <span className="text-sm text-soft"> +{i.spare}</span>}
+            </span>
+            <span className="leading-snug">
+              <strong>{i.name}</strong>
+              {i.usedFor.some((u) => u !== i.name) && <span className="text-soft"> · {i.usedFor.join("; ")}</span>}
+              {(i.worn || (lookAt[i.group] && !i.make)) && (
+                <span className={`block text-sm ${i.worn ? "font-semibold text-alert" : "text-soft"}`}>
+                  Look over{i.worn ? ", some are worn" : ""}: {lookAt[i.group] ?? "whole and clean"}.
+                </span>
+              )}
+            </span>
+          </li>
+        ))}
+        <li className="flex items-baseline gap-3 border-b border-rule py-1.5">
+          <span className="clock w-14 flex-none text-right">{drinks}</span>
+          <strong>{atHome ? "drink" : count(drinks, "drink", "drinks")}</strong>
+        </li>
+      </ul>
+      {making.length > 0 && (
+        <div className="mt-2 text-[0.95rem]">
+          <h3 className="font-bold">To make</h3>
+          <ul className="list-disc pl-5">
+            {making.map((i) => (
+              <li key={i.kind}>
+                {i.count} × {i.name}
+                {i.makeMin > 0 && `, ${i.makeMin} min each`}: {i.make}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}

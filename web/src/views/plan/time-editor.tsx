@@ -1,0 +1,47 @@
+import type { Block } from "../../api/types";
+import { NumberField } from "../../ui/fields";
+import { MoveButtons, type Movers } from "./block-editor";
+
+const about: Record<"FREE" | "TALK" | "WATER", string> = {
+  FREE: "Everyone puts together what was learnt as they like, each with the ball in hand. No score; one word afterwards.",
+  TALK: "Time to talk: what comes, what was good, what to try at home.",
+  WATER: "Everyone drinks; nobody moves.",
+};
+
+/** Time for something else than a task: how long, and in one's own words what for. */
+export function TimeEditor({
+  block,
+  must,
+  onChange,
+  ...movers
+}: {
+  block: Block;
+  must: (field: string) => string | undefined;
+  onChange: (block: Block, step: string) => void;
+} & Movers) {
+  if (block.kind === "TASK") return null;
+  return (
+    <fieldset disabled={movers.readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
+      <p>{about[block.kind]}</p>
+      <div className="flex flex-wrap items-center gap-2">
+        <NumberField
+          label="Time"
+          unit="s"
+          step={5}
+          value={block.dose.workSec}
+          must={must("dose.workSec")}
+          onChange={(workSec) => onChange({ ...block, dose: { ...block.dose, workSec } }, "workSec")}
+        />
+        <input
+          className="field min-w-56 flex-1"
+          aria-label="Your own words for it"
+          placeholder="Your own words for it"
+          maxLength={200}
+          value={block.note ?? ""}
+          onChange={(e) => onChange({ ...block, note: e.target.value || null }, "note")}
+        />
+      </div>
+      <MoveButtons {...movers} />
+    </fieldset>
+  );
+}

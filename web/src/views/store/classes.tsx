@@ -1,0 +1,150 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, Problem } from "../../api/client";
+import { classes as classesQuery, people, session } from "../../api/queries";
+import type { ClassDoc, SchoolClass } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
+import { Failed } from "../../ui/states";
+import { useKept } from "../../ui/use-kept";
+import { count } from "../../words";
+import { SaveState } from "../plan/save-state";
+import { type ClassDraft, ClassFields } from "./class-fields";
+import { PartHead, UndoButton } from "./part-head";
+
+/** Classes and their pupils, changed where they stand. */
+export function Classes() {
+  const { all, choose } = useChosenClass();
+  const who = useQuery(session);
+  const [open, setOpen] = useState<string>();
+  const mayChange = who.data?.who?.role === "TEACHER";
+  const toggle = (key: string) => setOpen(open === key ? undefined : key);
+  return (
+    <section>
+      <PartHead title="Classes">
+        {mayChange && (
+          <button type="button" className="btn btn-main" onClick={() => toggle("new")}>
+            New class
+          </button>
+        )}
+      </PartHead>
+      {open === "new" && (
+        <NewClass
+          onSaved={(made) => {
+            choose(made.id);
+            setOpen(undefined);
+          }}
+        />
+      )}
+      {all.length === 0 && open !== "new" && (
+        <p className="py-4 text-soft">No class yet. A first name and an initial for each pupil are enough.</p>
+      )}
+      <ul className="divide-y divide-rule">
+        {all.map((c) => (
+          <li key={c.id}>
+            <button
+              type="button"
+              className="flex w-full items-baseline gap-4 py-2.5 text-left"
+              aria-expanded={open === c.id}
+              onClick={() => toggle(c.id)}
+            >
+              <strong className="font-head text-lg">{c.name}</strong>
+              <span className="text-soft">{count(c.pupils.length, "pupil", "pupils")}</span>
+            </button>
+            {open === c.id && <KnownClass known={c} />}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
+  const client = useQueryClient();
+  const [doc, setDoc] = useState<ClassDraft>({ name: "", pupils: [], helperIds: [] });
+  const [problem, setProblem] = useState<Problem>();
+  const save = async () => {
+    try {
+      const made = await api<SchoolClass>("POST", "/classes", { ...doc, version: null } satisfies ClassDoc);
+      await client.invalidateQueries({ queryKey: classesQuery.queryKey });
+      onSaved(made);
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
+    }
+  };
+  return (
+    <form
+      className="mb-5 bg-tint p-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save();
+      }}
+    >
+      <ClassFields doc={doc} must={(f) => problem?.must(f)} onChange={setDoc} />
+      {problem && problem.errors.length === 0 && <Failed error={problem} />}
+      <p className="mt-4 flex items-center gap-4">
+        <button type="submit" className="btn btn-main">
+          Save the class
+        </button>
+        {problem && problem.errors.length > 0 && (
+          <span role="alert" className="font-semibold text-alert">
+            {problem.detail}
+          </span>
+        )}
+      </p>
+    </form>
+  );
+}
+
+function KnownClass({ known }: { known: SchoolClass }) {
+  const client = useQueryClient();
+  const staff = useQuery({ ...people, enabled: known.mayChange });
+  const kept = useKept<SchoolClass, ClassDraft>(
+    `/classes/${known.id}`,
+    known,
+    (v) => ({ name: v.name, pupils: v.pupils.map((p) => ({ id: p.id, details: p.details })), helperIds: v.helperIds }),
+    () => {
+      client.invalidateQueries({ queryKey: classesQuery.queryKey });
+      client.invalidateQueries({ queryKey: ["lesson"] });
+      client.invalidateQueries({ queryKey: ["record"] });
+    },
+  );
+  const { draft, change, problem } = kept;
+  const helpers = staff.data?.filter((p) => p.role === "HELPER" && p.active) ?? [];
+  return (
+    <fieldset disabled={!known.mayChange} className="mb-5 min-w-0 space-y-4 bg-tint p-4">
+      <ClassFields doc={draft} must={(f) => problem?.must(f)} onChange={(doc, step) => change(doc, step)} />
+      {helpers.length > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+          <span className="font-semibold">Helpers</span>
+          {helpers.map((h) => (
+            <label key={h.id} className="flex items-center gap-1.5">
+              <input
+                type="checkbox"
+                className="size-4 accent-ink"
+                checked={draft.helperIds.includes(h.id)}
+                onChange={(e) =>
+                  change(
+                    {
+                      ...draft,
+                      helperIds: e.target.checked
+                        ? [...draft.helperIds, h.id]
+                        : draft.helperIds.filter((id) => id !== h.id),
+                    },
+                    `helper ${h.id}`,
+                  )
+                }
+              />
+              {h.displayName}
+            </label>
+          ))}
+        </p>
+      )}
+      {known.mayChange && (
+        <p className="flex flex-wrap items-center gap-3">
+          <UndoButton undo={kept.undo} />
+          <SaveState plan={kept} />
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,233 @@
+import { Plus, Trash2 } from "lucide-react";
+import type { Feature, Place } from "../../api/types";
+import { featureWord } from "../../room/features";
+import { Choice } from "../../ui/choice";
+import { Labelled, NumberField } from "../../ui/fields";
+import { surface } from "../../words-findings";
+
+const edgeWord: Record<Feature["edge"], string> = {
+  TOP: "upper long side",
+  RIGHT: "right end",
+  BOTTOM: "lower long side",
+  LEFT: "left end",
+};
+
+const flags = [
+  ["breakables", "things that break"],
+  ["neighboursBelow", "neighbours below"],
+  ["othersWall", "the wall is somebody else's"],
+  ["lowLamps", "low lamps"],
+  ["cars", "cars beside it"],
+  ["openWater", "open water beside it"],
+] as const;
+
+/** All that is known of a room or yard. */
+export function SpaceFields({
+  name,
+  place,
+  must,
+  onName,
+  onPlace,
+}: {
+  name: string;
+  place: Place;
+  must: (field: string) => string | undefined;
+  onName: (name: string) => void;
+  onPlace: (place: Place, step: string) => void;
+}) {
+  const { size } = place;
+  const setSize = (change: Partial<Place["size"]>, step: string) =>
+    onPlace({ ...place, size: { ...size, ...change } }, step);
+  const metre = (label: string, unit: string, field: string, value: number, set: (v: number) => void) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      step={0.1}
+      value={value}
+      must={must(`place.size.${field}`)}
+      onChange={(v) => set(v as number)}
+    />
+  );
+  return (
+    <div className="space-y-4">
+      <div className="flex flex-wrap gap-4">
+        <Labelled label="Name" must={must("name")}>
+          {(ids) => <input {...ids} className="field" value={name} onChange={(e) => onName(e.target.value)} />}
+        </Labelled>
+        <div className="flex flex-col gap-1">
+          <span className="text-sm font-semibold">Surface</span>
+          <Choice
+            label="Surface"
+            value={place.surface}
+            options={(Object.keys(surface) as Place["surface"][]).map((value) => ({
+              value,
+              text: surface[value] ?? value,
+            }))}
+            onChange={(s) => onPlace({ ...place, surface: s }, "surface")}
+          />
+        </div>
+        <div className="flex flex-col gap-1">
+          <span className="text-sm font-semibold">Wet</span>
+          <Choice
+            label="Wet"
+            value={place.wet}
+            options={[
+              { value: "NEVER", text: "never" },
+              { value: "MORNINGS", text: "in the mornings" },
+              { value: "NOW", text: "wet now" },
+            ]}
+            onChange={(wet) => onPlace({ ...place, wet }, "wet")}
+          />
+        </div>
+      </div>
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        {metre("Length", "m long,", "lengthM", size.lengthM, (lengthM) => setSize({ lengthM }, "lengthM"))}
+        {metre("Width", "m wide,", "widthM", size.widthM, (widthM) => setSize({ widthM }, "widthM"))}
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={size.ceilingM !== null}
+            onChange={(e) => setSize({ ceilingM: e.target.checked ? 2.7 : null }, "ceiling")}
+          />
+          a ceiling
+        </label>
+        {size.ceilingM !== null &&
+          metre("Ceiling", "m high,", "ceilingM", size.ceilingM, (ceilingM) => setSize({ ceilingM }, "ceilingM"))}
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={size.wall !== null}
+            onChange={(e) =>
+              setSize({ wall: e.target.checked ? { runM: size.lengthM, depthM: size.widthM } : null }, "wall")
+            }
+          />
+          a free wall
+        </label>
+        {size.wall && (
+          <>
+            {metre("Free wall", "m of it,", "wall.runM", size.wall.runM, (runM) =>
+              setSize({ wall: { runM, depthM: size.wall?.depthM ?? 0 } }, "runM"),
+            )}
+            {metre("Floor in front of it", "m of floor before it", "wall.depthM", size.wall.depthM, (depthM) =>
+              setSize({ wall: { runM: size.wall?.runM ?? 0, depthM } }, "depthM"),
+            )}
+          </>
+        )}
+      </p>
+      <div className="flex flex-wrap gap-x-5 gap-y-2">
+        {flags.map(([key, text]) => (
+          <label key={key} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={place[key]}
+              onChange={(e) => onPlace({ ...place, [key]: e.target.checked }, key)}
+            />
+            {text}
+          </label>
+        ))}
+      </div>
+      <Edges place={place} must={must} onPlace={onPlace} />
+    </div>
+  );
+}
+
+/** Doors, ways out, windows, stairs and what stands in the way, each along one edge. */
+function Edges({
+  place,
+  must,
+  onPlace,
+}: {
+  place: Place;
+  must: (field: string) => string | undefined;
+  onPlace: (place: Place, step: string) => void;
+}) {
+  const set = (i: number, change: Partial<Feature>, step: string) =>
+    onPlace(
+      { ...place, features: place.features.map((f, at) => (at === i ? { ...f, ...change } : f)) },
+      `feature ${i} ${step}`,
+    );
+  const add = (kind: Feature["kind"]) =>
+    onPlace(
+      {
+        ...place,
+        features: [
+          ...place.features,
+          { kind, edge: "BOTTOM", fromM: 0, lengthM: 1, depthM: kind === "OBSTACLE" || kind === "BREAKABLE" ? 0.5 : 0 },
+        ],
+      },
+      `add ${place.features.length}`,
+    );
+  return (
+    <div>
+      <p className="text-sm font-semibold">
+        Along the edges, drawn with the length from left to right and the free wall at the top
+      </p>
+      <ul className="mt-1 space-y-1.5">
+        {place.features.map((f, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: features have no id and keep their order
+          <li key={i} className="flex flex-wrap items-center gap-2">
+            <Choice
+              label={`What ${i + 1} is`}
+              value={f.kind}
+              options={(Object.keys(featureWord) as Feature["kind"][]).map((value) => ({
+                value,
+                text: featureWord[value],
+              }))}
+              onChange={(kind) => set(i, { kind }, "kind")}
+            />
+            <span>on the</span>
+            <Choice
+              label={`Edge of ${i + 1}`}
+              value={f.edge}
+              options={(Object.keys(edgeWord) as Feature["edge"][]).map((value) => ({ value, text: edgeWord[value] }))}
+              onChange={(edge) => set(i, { edge }, "edge")}
+            />
+            <span>from</span>
+            <NumberField
+              label={`From, of ${i + 1}`}
+              unit="m,"
+              step={0.1}
+              value={f.fromM}
+              must={must(`place.features[${i}].fromM`)}
+              onChange={(v) => set(i, { fromM: v as number }, "from")}
+            />
+            <NumberField
+              label={`Length of ${i + 1}`}
+              unit="m long,"
+              step={0.1}
+              value={f.lengthM}
+              must={must(`place.features[${i}].lengthM`)}
+              onChange={(v) => set(i, { lengthM: v as number }, "length")}
+            />
+            <NumberField
+              label={`Depth of ${i + 1}`}
+              unit="m deep"
+              step={0.1}
+              value={f.depthM}
+              must={must(`place.features[${i}].depthM`)}
+              onChange={(v) => set(i, { depthM: v as number }, "depth")}
+            />
+            <button
+              type="button"
+              className="p-1.5"
+              aria-label={`Take away ${featureWord[f.kind]} ${i + 1}`}
+              onClick={() => onPlace({ ...place, features: place.features.filter((_, at) => at !== i) }, `gone ${i}`)}
+            >
+              <Trash2 size={17} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 flex flex-wrap gap-2">
+        {(Object.keys(featureWord) as Feature["kind"][]).map((kind) => (
+          <button key={kind} type="button" className="btn btn-small" onClick={() => add(kind)}>
+            <Plus size={15} aria-hidden /> {featureWord[kind]}
+          </button>
+        ))}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,175 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, Problem } from "../../api/client";
+import { session, spaces } from "../../api/queries";
+import type { Place, Space, SpaceDoc } from "../../api/types";
+import { featureWord } from "../../room/features";
+import { Room } from "../../room/room";
+import { Failed, Loading } from "../../ui/states";
+import { useKept } from "../../ui/use-kept";
+import { metres } from "../../words";
+import { surface } from "../../words-findings";
+import { SaveState } from "../plan/save-state";
+import { PartHead, UndoButton } from "./part-head";
+import { SpaceFields } from "./space-fields";
+
+const plain: Place = {
+  size: { lengthM: 8, widthM: 6, ceilingM: 2.7, wall: null },
+  surface: "WOOD",
+  wet: "NEVER",
+  breakables: false,
+  neighboursBelow: false,
+  othersWall: false,
+  cars: false,
+  openWater: false,
+  lowLamps: false,
+  features: [],
+};
+
+/** Rooms and yards, measured once. */
+export function Spaces() {
+  const rooms = useQuery(spaces);
+  const who = useQuery(session);
+  const [open, setOpen] = useState<string>();
+  const mayChange = who.data?.who?.role === "TEACHER";
+  if (rooms.isPending) return <Loading what="the spaces" />;
+  if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
+  const toggle = (key: string) => setOpen(open === key ? undefined : key);
+  return (
+    <section>
+      <PartHead title="Spaces">
+        {mayChange && (
+          <button type="button" className="btn btn-main" onClick={() => toggle("new")}>
+            New space
+          </button>
+        )}
+      </PartHead>
+      {open === "new" && <NewSpace onSaved={(made) => setOpen(made.id)} />}
+      {rooms.data.length === 0 && open !== "new" && (
+        <p className="py-4 text-soft">No space yet. Measure length and width in metres; the ceiling if there is one.</p>
+      )}
+      <ul className="divide-y divide-rule">
+        {rooms.data.map((s) => (
+          <li key={s.id}>
+            <button
+              type="button"
+              className="flex w-full flex-wrap items-baseline gap-x-4 py-2.5 text-left"
+              aria-expanded={open === s.id}
+              onClick={() => toggle(s.id)}
+            >
+              <strong className="font-head text-lg">{s.name}</strong>
+              <span className="text-soft">{told(s.place)}</span>
+            </button>
+            {open === s.id && <KnownSpace known={s} readOnly={!mayChange} onGone={() => setOpen(undefined)} />}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function told({ size, ...p }: Place): string {
+  const ways = p.features.map((f) => featureWord[f.kind]);
+  return [
+    `${metres(size.lengthM)} × ${metres(size.widthM)}`,
+    size.ceilingM ? `ceiling ${metres(size.ceilingM)}` : "open sky",
+    surface[p.surface],
+    size.wall ? `${metres(size.wall.runM)} of free wall` : "no free wall",
+    p.wet === "NOW" ? "wet" : p.wet === "MORNINGS" ? "wet in the mornings" : "",
+    p.breakables ? "things that break" : "",
+    p.neighboursBelow ? "neighbours below" : "",
+    p.cars ? "cars beside it" : "",
+    p.openWater ? "open water" : "",
+    ...[...new Set(ways)],
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
+
+function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
+  const client = useQueryClient();
+  const [doc, setDoc] = useState<SpaceDoc>({ version: null, name: "", place: plain });
+  const [problem, setProblem] = useState<Problem>();
+  const save = async () => {
+    try {
+      const made = await api<Space>("POST", "/spaces", doc);
+      await client.invalidateQueries({ queryKey: spaces.queryKey });
+      onSaved(made);
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
+    }
+  };
+  return (
+    <form
+      className="mb-5 bg-tint p-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save();
+      }}
+    >
+      <SpaceFields
+        name={doc.name}
+        place={doc.place}
+        must={(f) => problem?.must(f)}
+        onName={(name) => setDoc({ ...doc, name })}
+        onPlace={(place) => setDoc({ ...doc, place })}
+      />
+      {problem && problem.errors.length === 0 && <Failed error={problem} />}
+      <button type="submit" className="btn btn-main mt-4">
+        Save the space
+      </button>
+    </form>
+  );
+}
+
+function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boolean; onGone: () => void }) {
+  const client = useQueryClient();
+  const [stuck, setStuck] = useState<Problem>();
+  const kept = useKept<Space, Omit<SpaceDoc, "version">>(
+    `/spaces/${known.id}`,
+    known,
+    (v) => ({ name: v.name, place: v.place }),
+    () => {
+      client.invalidateQueries({ queryKey: spaces.queryKey });
+      client.invalidateQueries({ queryKey: ["lesson"] });
+    },
+  );
+  const { draft, change, problem, saved } = kept;
+  const remove = async () => {
+    try {
+      await api("DELETE", `/spaces/${known.id}`);
+      await client.invalidateQueries({ queryKey: spaces.queryKey });
+      onGone();
+    } catch (e) {
+      setStuck(e instanceof Problem ? e : new Problem(0, "Not removed", String(e)));
+    }
+  };
+  return (
+    <fieldset disabled={readOnly} className="mb-5 min-w-0 bg-tint p-4">
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(16rem,1fr)]">
+        <SpaceFields
+          name={draft.name}
+          place={draft.place}
+          must={(f) => problem?.must(f)}
+          onName={(name) => change({ ...draft, name }, "name")}
+          onPlace={(place, step) => change({ ...draft, place }, step)}
+        />
+        <Room place={saved.place} needsWall={false} name={saved.name} atHome={false} />
+      </div>
+      {!readOnly && (
+        <p className="mt-4 flex flex-wrap items-center gap-3">
+          <UndoButton undo={kept.undo} />
+          <SaveState plan={kept} />
+          <button type="button" className="btn ml-auto" onClick={remove}>
+            Remove the space
+          </button>
+        </p>
+      )}
+      {stuck && (
+        <p role="alert" className="mt-2 font-semibold text-alert">
+          {stuck.title}: {stuck.detail}
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,102 @@
+import { Trash2 } from "lucide-react";
+import { useState } from "react";
+import { api } from "../../api/client";
+import type { KitKind, KitRuleView, KitStore } from "../../api/types";
+import { Choice } from "../../ui/choice";
+import { groupWord } from "./kit-store";
+import type { useUndo } from "./use-undo";
+
+/** What this school lets stand in for what, beyond what each task says itself; and how to make what can be made. */
+export function StandInRules({
+  store,
+  mayChange,
+  act,
+}: {
+  store: KitStore;
+  mayChange: boolean;
+  act: ReturnType<typeof useUndo>["act"];
+}) {
+  const [of, setOf] = useState("tennis-ball");
+  const [by, setBy] = useState("sock-ball");
+  const [changes, setChanges] = useState("");
+  const usable = store.kinds.filter((k) => k.never === null);
+  const name = (id: string) => store.kinds.find((k) => k.id === id)?.name ?? id;
+  const options = usable.map((k) => ({ value: k.id, text: k.name, group: groupWord[k.group] }));
+  const makeable = usable.filter((k): k is KitKind & { make: string } => k.make !== null);
+  const add = async () => {
+    let made: KitRuleView | undefined;
+    const done = await act(
+      async () => {
+        made = await api<KitRuleView>("POST", "/kit/rules", { version: null, rule: { of, by, changes } });
+      },
+      () => api("DELETE", `/kit/rules/${made?.id}`),
+    );
+    if (done) setChanges("");
+  };
+  const remove = (r: KitRuleView) =>
+    act(
+      () => api("DELETE", `/kit/rules/${r.id}`),
+      () => api("POST", "/kit/rules", { version: null, rule: r.rule }),
+    );
+  return (
+    <section className="mt-8">
+      <h2 className="border-b-2 border-ink pb-1">What may stand in</h2>
+      <p className="mt-1 text-soft">
+        Each task names its own stand-ins first. What you add here comes after them, wherever it can do what the task
+        asks.
+      </p>
+      <ul>
+        {store.rules.map((r) => (
+          <li key={r.id} className="flex items-baseline gap-2 border-b border-rule py-1.5">
+            <span className="flex-1">
+              <strong>{name(r.rule.by)}</strong> for {name(r.rule.of)}: {r.rule.changes}
+            </span>
+            {mayChange && (
+              <button
+                type="button"
+                className="p-1.5"
+                aria-label={`Remove ${name(r.rule.by)} for ${name(r.rule.of)}`}
+                onClick={() => remove(r)}
+              >
+                <Trash2 size={17} aria-hidden />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {mayChange && (
+        <form
+          className="mt-3 flex flex-wrap items-center gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            add();
+          }}
+        >
+          <Choice label="What stands in" value={by} options={options} onChange={setBy} />
+          <span>for</span>
+          <Choice label="What it stands in for" value={of} options={options} onChange={setOf} />
+          <input
+            className="field min-w-56 flex-1"
+            aria-label="What it changes"
+            placeholder="What it changes"
+            maxLength={200}
+            value={changes}
+            onChange={(e) => setChanges(e.target.value)}
+          />
+          <button type="submit" className="btn" disabled={!changes.trim() || of === by}>
+            Add
+          </button>
+        </form>
+      )}
+      <h3 className="mt-5 font-bold">How to make it</h3>
+      <ul className="columns-1 gap-8 text-[0.95rem] md:columns-2">
+        {makeable.map((k) => (
+          <li key={k.id} className="break-inside-avoid py-0.5">
+            <strong>{k.name}</strong>
+            {k.makeMin > 0 && ` (${k.makeMin} min)`}: {k.make}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
