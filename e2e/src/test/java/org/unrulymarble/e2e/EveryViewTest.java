@@ -106,10 +106,21 @@ class EveryViewTest {
     }
 
     @Test
-    void store() {
+    void store_and_each_of_its_parts() {
         browser.open("/store");
         browser.see("main ul button[aria-expanded]").click();
+        browser.labelled("Needs and home of pupil 6").click();
         browser.see("[aria-label='First name of pupil 1']");
+        sound();
+        browser.open("/store/spaces");
+        browser.press("Net store");
+        browser.see("[aria-label='Length, m long,']");
+        sound();
+        browser.open("/store/kit");
+        browser.see("[aria-label='How many tennis ball']");
+        sound();
+        browser.open("/store/people");
+        browser.see("[aria-label='Role of Helper']");
         sound();
     }
 

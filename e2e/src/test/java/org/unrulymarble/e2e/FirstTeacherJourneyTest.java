@@ -40,6 +40,7 @@ class FirstTeacherJourneyTest {
                     .isEqualTo("T");
             browser.press("Save the class");
             browser.seeText("Linnet 4 · 3 pupils");
+            browser.press("Spaces");
             browser.press("New space");
             browser.type(browser.labelled("Name"), "Hallway");
             browser.type(browser.labelled("Length, m long,"), "6.5");

@@ -8,7 +8,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKinds;
@@ -22,11 +21,10 @@ public final class LadderFiles {
 
     private LadderFiles() {}
 
-    /** The five files under {@code /ladders} on the class path, in the order of the families. */
+    /** The files that {@code /ladders/files.txt} names, in its order. */
     static List<Ladder> readShipped(KitKinds kinds) {
         List<Ladder> all = new ArrayList<>();
-        for (Family family : Family.values()) {
-            String file = family.name().toLowerCase(Locale.ROOT) + ".yaml";
+        for (String file : names()) {
             try (InputStream in = LadderFiles.class.getResourceAsStream("/ladders/" + file)) {
                 if (in == null) throw new BadLadderFile(file, "-", "file", "is missing");
                 all.addAll(read(file, new InputStreamReader(in, StandardCharsets.UTF_8), kinds));
@@ -35,6 +33,18 @@ public final class LadderFiles {
             }
         }
         return all;
+    }
+
+    private static List<String> names() {
+        try (InputStream in = LadderFiles.class.getResourceAsStream("/ladders/files.txt")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .map(String::strip)
+                    .filter(line -> !line.isEmpty() && !line.startsWith("#"))
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /**

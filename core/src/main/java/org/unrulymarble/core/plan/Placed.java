@@ -41,7 +41,7 @@ public record Placed(
 
     private static final int MOST_TURNS = 60;
 
-    /** @throws Refused naming the block and field, for what is not known or takes more turns than the clock can hold */
+    /** @throws Refused naming the block and field, for what is not known */
     public static List<Placed> all(Lesson lesson, Setting setting) {
         Checks checks = new Checks();
         List<Placed> placed = new ArrayList<>();
@@ -83,22 +83,18 @@ public record Placed(
         Integer waves = layout.spots().waves();
         List<Side> sides = sides(rung.sides(), block.sides());
         boolean mixed = sides.size() == 2 && block.sideOrder() != Block.SideOrder.ONE_THEN_OTHER;
-        Placed placed = new Placed(
+        // The clock takes 60 turns; a space that would need more has a finding of its own.
+        return new Placed(
                 block,
                 ladder,
                 rung,
                 quietLadder,
                 quiet,
                 layout,
-                waves == null ? 1 : Math.max(1, waves),
+                waves == null ? 1 : Math.max(1, Math.min(waves, MOST_TURNS / parts(block, ladder, pupils))),
                 mixed ? List.of(Side.MIXED) : sides,
                 mixed,
                 pupils);
-        // The clock takes 60 turns: a space that needs more for this class is too small for the task.
-        new Checks()
-                .that(placed.turns() <= MOST_TURNS, "ladderId", Fault.Rule.RANGE, 1, MOST_TURNS)
-                .done();
-        return placed;
     }
 
     /** A block that goes backwards has the ladder and rung of the one that it reverses. */
@@ -144,7 +140,10 @@ public record Placed(
 
     /** How often a spot's crew changes parts; someone practising alone has nobody to change with. */
     int parts() {
-        if (!isTask()) return 1;
+        return isTask() ? parts(block, ladder, pupils) : 1;
+    }
+
+    private static int parts(Block block, Ladder ladder, int pupils) {
         int crew = Math.max(1, Math.min(ladder.perSpot(), pupils));
         if (block.roleTurns() == Block.RoleTurns.EVERY_ROLE) return crew;
         return (crew + ladder.workingAtOnce() - 1) / ladder.workingAtOnce();

@@ -2,6 +2,7 @@ package org.unrulymarble.server.demo;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Measure;
@@ -13,6 +14,13 @@ import org.unrulymarble.core.plan.Lesson;
 
 /** The demo's lesson plans. */
 final class DemoLessons {
+
+    /** What the school's kit lets these be played with. */
+    private static final Map<String, Map<String, List<String>>> PLAYED_WITH = Map.of(
+            "low-and-loud-dribble", Map.of("ball", List.of("netball", "foam-ball")),
+            "wall-serve-stepping-back", Map.of("ball", List.of("foam-ball")),
+            "chest-pass-to-the-chalk", Map.of("ball", List.of("netball", "foam-ball")),
+            "round-the-middle", Map.of("ball", List.of("netball", "foam-ball", "rolled-jumper")));
 
     private final Catalogue catalogue;
 
@@ -164,6 +172,7 @@ final class DemoLessons {
         d.explainSec = explainSec;
         d.restSec = restSec;
         d.meanwhile = meanwhile;
+        PLAYED_WITH.getOrDefault(ladderId, Map.of()).forEach(d::play);
         return d.block();
     }
 }

@@ -64,15 +64,18 @@ final class RoomChecks {
             return;
         }
         int most = view.thresholds().wavesMost();
-        if (p.waves() > most)
-            out.add(Found.mind(Code.WAVES_MANY)
+        int waves = spots.waves() == null ? 1 : spots.waves();
+        if (waves > most)
+            out.add((waves > p.waves() ? Found.stop(Code.WAVES_MANY) : Found.mind(Code.WAVES_MANY))
                     .at(p)
-                    .figure("waves", p.waves())
+                    .figure("waves", waves)
                     .figure("spots", spots.spots())
                     .figure("addsSec", p.waitingSec())
                     .beyond("wavesMost", most)
                     .mend(mends.first(
-                            () -> mends.tighter(p, after -> after.waves() < p.waves()), () -> mends.otherTask(p)))
+                            () -> mends.tighter(
+                                    p, after -> after.layout().spots().waves() < waves),
+                            () -> mends.otherTask(p)))
                     .done());
     }
 

@@ -1,0 +1,418 @@
+package org.unrulymarble.core.plan.findings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.unrulymarble.core.plan.World.lesson;
+import static org.unrulymarble.core.plan.World.setting;
+import static org.unrulymarble.core.plan.World.task;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.kit.Kit;
+import org.unrulymarble.core.ladder.Doses.OnMiss;
+import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.place.Feature;
+import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Surface;
+import org.unrulymarble.core.place.Wall;
+import org.unrulymarble.core.plan.Adaptation;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.BlockDraft;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.World;
+import org.unrulymarble.core.record.Standings;
+
+/** Each finding is provoked, and is silent where there is no reason for it; what its mend changes takes it away. */
+class FindingsTest {
+
+    /** A lesson in a setting. */
+    private record Plan(Lesson lesson, Setting setting) {
+        Findings findings() {
+            return Findings.of(lesson, setting);
+        }
+    }
+
+    /** What provokes a finding, and what is as near to it as can be without. */
+    private record Pair(Plan with, Plan without) {}
+
+    @ParameterizedTest
+    @EnumSource(Finding.Code.class)
+    void is_provoked_stays_silent_without_reason_and_goes_with_its_mend(Finding.Code code) {
+        Pair pair = pair(code);
+
+        List<Finding> found = of(code, pair.with());
+        assertThat(found).as("provoked").isNotEmpty();
+        assertThat(of(code, pair.without())).as("without reason").isEmpty();
+        Finding first = found.get(0);
+        if (first.mend() == null) return;
+        Lesson mended = Findings.mended(pair.with().lesson(), pair.with().setting(), first.id());
+        assertThat(of(code, new Plan(mended, pair.with().setting())))
+                .as("after %s", first.mend())
+                .extracting(Finding::id)
+                .doesNotContain(first.id());
+    }
+
+    private static List<Finding> of(Finding.Code code, Plan plan) {
+        return plan.findings().findings().stream().filter(f -> f.code() == code).toList();
+    }
+
+    private static Pair pair(Finding.Code code) {
+        Block taps = task("table-top-taps", "hand-to-hand");
+        Block wall = task("wall-and-back", "two-hands-bounce");
+        Block dribble = task("low-and-loud-dribble", "knee-high");
+        return switch (code) {
+            case NO_WALL -> in(wall, World.CORRIDOR, World.LOFT);
+            case WALL_TOO_SHORT -> in(wall, wallOf(1.5, 6.0), wallOf(3.0, 6.0));
+            case TOO_LITTLE_DEPTH -> in(wall, wallOf(6.0, 2.0), wallOf(6.0, 3.0));
+            case FLOOR_TOO_SMALL -> in(task("draw-to-the-jack", "three-metres"), World.HOME, World.NET_STORE);
+            case CEILING_TOO_LOW ->
+                in(
+                        task("clap-and-collect", "both-hands"),
+                        World.place(6, 6, 2.2, null, Surface.WOOD),
+                        World.place(6, 6, 2.3, null, Surface.WOOD));
+            case NOTHING_LEFT_FREE ->
+                in(
+                        taps,
+                        with(World.place(1.2, 1.2, 2.4, null, Surface.WOOD), Feature.Kind.WAY_OUT),
+                        World.place(1.2, 1.2, 2.4, null, Surface.WOOD));
+            case WAVES_MANY ->
+                new Pair(plan(World.place(3.0, 3.0, 2.4, null, Surface.WOOD), taps, 80), plan(World.LOFT, taps, 24));
+            case SURFACE -> in(dribble, World.CLASSROOM, World.LOFT);
+            case WET -> in(task("line-to-line", "side-steps"), wet(Place.Wet.NOW), wet(Place.Wet.NEVER));
+            case PLACE_REFUSED -> in(dribble, flagged("neighbours"), World.LOFT);
+            case NOISE -> in(wall, flagged("neighbours"), World.LOFT);
+            case BREAKABLES -> in(wall, flagged("breakables"), World.LOFT);
+            case ROLLS_AWAY -> in(wall, flagged("cars"), World.LOFT);
+            case CLAPS_TOO_MANY ->
+                in(
+                        task("claps-and-turns", "three-claps"),
+                        World.place(6, 6, 2.4, null, Surface.WOOD),
+                        World.place(6, 6, 3.2, null, Surface.WOOD));
+            case KIT_SHORT -> kit(wall, Map.of("tennis-ball", 3, "chalk", -1), Map.of("tennis-ball", 12, "chalk", -1));
+            case KIT_MISSING -> kit(wall, Map.of("foam-ball", 12, "chalk", -1), Map.of("tennis-ball", 12, "chalk", -1));
+            case KIT_AT_HOME -> {
+                Lesson home = Lesson.of(12, Lesson.Audience.EACH_AT_HOME, List.of(dribble));
+                Setting without = setting(World.LOFT, 3);
+                yield new Pair(
+                        new Plan(home, without),
+                        new Plan(
+                                home,
+                                without.of(without.pupils().stream()
+                                        .map(p -> new PlanPupil(p.id(), p.name(), 10, Set.of(), Map.of("netball", 1)))
+                                        .toList())));
+            }
+            case KIT_MISFIT -> {
+                Block cup = task("cup-and-sock", "hand-to-cup");
+                yield new Pair(
+                        plan(World.LOFT, cup.with(d -> d.play("ball", List.of("foam-ball"))), 8),
+                        plan(World.LOFT, cup, 8));
+            }
+            case GEAR_MISSING -> {
+                Block drag = task("v-drag", "short-v");
+                Setting bare = setting(World.NET_STORE, 6)
+                        .with(World.kit(Map.of("indoor-hockey-stick", 6, "hockey-ball", 6, "tennis-ball", 6)));
+                yield new Pair(
+                        new Plan(lesson(20, drag.with(d -> d.play("ball", List.of("hockey-ball")))), bare),
+                        new Plan(lesson(20, drag), bare));
+            }
+            case TOO_FAST_TO_REACT -> new Pair(aged(6, wall), aged(10, wall));
+            case SWING_TOO_NEAR -> {
+                Block tight = task("blade-taps", "no-floor")
+                        .with(d -> d.spot = new Footprint(1.0, 0.8, 0.1, 0.3, false, false, null));
+                yield new Pair(plan(World.LOFT, tight, 12), plan(World.LOFT, task("blade-taps", "no-floor"), 12));
+            }
+            case THROW_LINES -> {
+                Block grid = task("sock-bullseye", "big-ring")
+                        .with(d -> d.spot = new Footprint(3.0, 1.0, 0.4, 0.3, false, false, null));
+                yield new Pair(plan(World.YARD, grid, 24), plan(World.YARD, task("sock-bullseye", "big-ring"), 24));
+            }
+            case MARK_NOT_NET_HEIGHT -> {
+                Block serve = task("wall-serve-stepping-back", "three-metres");
+                yield new Pair(
+                        plan(World.NET_STORE, serve, 6),
+                        plan(World.NET_STORE, serve.with(d -> d.mark = new Block.Band(2.4, 2.7)), 6));
+            }
+            case PAST_BELL ->
+                new Pair(
+                        plan(
+                                World.LOFT,
+                                taps.with(d -> {
+                                    d.sets = 40;
+                                    d.dose = BlockDose.byClock(60);
+                                }),
+                                12),
+                        plan(World.LOFT, taps.with(d -> d.sets = 3), 12));
+            case WATER_MISSING ->
+                new Pair(
+                        minutes(
+                                90,
+                                taps.with(d -> d.dose = BlockDose.byClock(400)),
+                                wall.with(d -> d.dose = BlockDose.byClock(300))),
+                        minutes(
+                                90,
+                                taps.with(d -> d.dose = BlockDose.byClock(400)),
+                                BlockDraft.timeFor("w", Block.Kind.WATER, 60).block(),
+                                wall.with(d -> d.dose = BlockDose.byClock(300))));
+            case WAVE_IDLE -> {
+                Block waits = wall.with(d -> d.dose = BlockDose.byClock(60));
+                yield new Pair(
+                        plan(World.LOFT, waits, 40),
+                        plan(
+                                World.LOFT,
+                                waits.with(d -> d.meanwhile = new Block.Task("table-top-taps", "hand-to-hand")),
+                                40));
+            }
+            case SIDE_LEFT_OUT ->
+                new Pair(
+                        plan(World.LOFT, dribble.with(d -> d.sides = Block.SideChoice.FIRST_ONLY), 12),
+                        plan(World.LOFT, dribble, 12));
+            case WARM_UP_MISSING ->
+                new Pair(shaped(Lesson.Shape.MOBILITY_FIRST, taps), shaped(Lesson.Shape.BALL_FIRST, taps));
+            case COOL_DOWN_MISSING ->
+                new Pair(
+                        shaped(Lesson.Shape.MOBILITY_FIRST, task("wake-the-joints", "top-down"), taps),
+                        shaped(
+                                Lesson.Shape.MOBILITY_FIRST,
+                                task("wake-the-joints", "top-down"),
+                                taps,
+                                task("wind-down", "standing-holds")));
+            case COOL_DOWN_NOT_REVERSED -> {
+                Block warm = task("wake-the-joints", "top-down");
+                yield new Pair(
+                        shaped(Lesson.Shape.MIRRORED, warm, taps, task("wind-down", "standing-holds")),
+                        shaped(Lesson.Shape.MIRRORED, warm, taps, warm.with(d -> {
+                            d.reverses = "b1";
+                            d.part = Part.COOL_DOWN;
+                        })));
+            }
+            case BALL_NOT_FIRST ->
+                new Pair(
+                        shaped(Lesson.Shape.BALL_FIRST, task("line-to-line", "side-steps"), taps),
+                        shaped(Lesson.Shape.BALL_FIRST, taps, task("line-to-line", "side-steps")));
+            case SKILLS_MIXED ->
+                new Pair(
+                        shaped(Lesson.Shape.ONE_SKILL, taps, wall),
+                        shaped(Lesson.Shape.ONE_SKILL, taps, task("round-the-middle", "waist")));
+            case EFFORT_LEAP ->
+                new Pair(
+                        shaped(
+                                Lesson.Shape.MOBILITY_FIRST,
+                                task("table-top-taps", "hand-to-hand"),
+                                task("bound-and-freeze", "small-bound")),
+                        shaped(
+                                Lesson.Shape.MOBILITY_FIRST,
+                                task("table-top-taps", "hand-to-hand"),
+                                BlockDraft.timeFor("w", Block.Kind.WATER, 60).block(),
+                                task("bound-and-freeze", "small-bound")));
+            case CUES_CLASH -> {
+                Block follow = task("foot-follow", "drop-and-tap");
+                yield new Pair(
+                        shaped(Lesson.Shape.FREE, dribble, follow),
+                        shaped(Lesson.Shape.FREE, dribble, follow.with(d -> d.sayChange = true)));
+            }
+            case GATE_OUT_OF_REACH -> {
+                Block run = task("there-and-back", "without-a-drop").with(d -> d.dose = BlockDose.byGate(90));
+                yield new Pair(
+                        plan(World.LOFT, run.with(d -> d.gate = new Gate(40, null, null)), 12),
+                        plan(World.LOFT, run.with(d -> d.gate = new Gate(4, null, null)), 12));
+            }
+            case COUNT_TAKES_LONGER ->
+                new Pair(
+                        plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 1.0)), 12),
+                        plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 4.0)), 12));
+            case ADAPTATION -> {
+                Plan plain = plan(World.LOFT, taps, 4);
+                yield new Pair(new Plan(plain.lesson(), adapted(plain.setting(), Adaptation.SEATED)), plain);
+            }
+            case ADAPTATION_NO_VARIANT -> {
+                Plan plain = plan(World.LOFT, task("push-and-wipe", "side-to-side"), 4);
+                yield new Pair(new Plan(plain.lesson(), adapted(plain.setting(), Adaptation.SEATED)), plain);
+            }
+        };
+    }
+
+    private static Pair in(Block block, Place with, Place without) {
+        return new Pair(plan(with, block, 8), plan(without, block, 8));
+    }
+
+    private static Pair kit(Block block, Map<String, Integer> with, Map<String, Integer> without) {
+        Plan plain = plan(World.LOFT, block, 10);
+        Kit few = World.kit(with);
+        Kit enough = World.kit(without);
+        return new Pair(
+                new Plan(plain.lesson(), plain.setting().with(few)),
+                new Plan(plain.lesson(), plain.setting().with(enough)));
+    }
+
+    private static Plan plan(Place place, Block block, int pupils) {
+        return new Plan(lesson(40, block).withShape(Lesson.Shape.FREE), setting(place, pupils));
+    }
+
+    private static Plan minutes(int minutes, Block... blocks) {
+        return new Plan(lesson(minutes, blocks).withShape(Lesson.Shape.FREE), setting(World.LOFT, 12));
+    }
+
+    private static Plan shaped(Lesson.Shape shape, Block... blocks) {
+        return new Plan(lesson(60, blocks).withShape(shape), setting(World.LOFT, 8));
+    }
+
+    private static Plan aged(int age, Block block) {
+        Plan plain = plan(World.LOFT, block, 8);
+        return new Plan(plain.lesson(), plain.setting().of(World.aged(age, 8)));
+    }
+
+    private static Setting adapted(Setting setting, Adaptation adaptation) {
+        return setting.of(setting.pupils().stream()
+                .map(p -> p.id().equals("p2")
+                        ? new PlanPupil(p.id(), p.name(), p.age(), Set.of(adaptation), Map.of())
+                        : p)
+                .toList());
+    }
+
+    private static Place wallOf(double runM, double depthM) {
+        return World.place(6.0, 6.0, 2.7, new Wall(runM, depthM), Surface.WOOD);
+    }
+
+    private static Place with(Place place, Feature.Kind kind) {
+        return new Place(
+                place.size(),
+                place.surface(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                List.of(new Feature(kind, Feature.Edge.BOTTOM, 0.0, 1.2, 0.0)));
+    }
+
+    private static Place wet(Place.Wet wet) {
+        return new Place(
+                new Space(9.0, 6.0, null, null), Surface.TARMAC, wet, null, null, null, null, null, null, List.of());
+    }
+
+    private static Place flagged(String what) {
+        return new Place(
+                World.LOFT.size(),
+                Surface.WOOD,
+                null,
+                what.equals("breakables"),
+                what.equals("neighbours"),
+                null,
+                what.equals("cars"),
+                null,
+                null,
+                List.of());
+    }
+
+    @Test
+    void a_mend_keeps_ball_rung_and_task_as_long_as_it_can() {
+        // Too few balls: others fill up, the task stays.
+        Plan short_ = new Plan(
+                lesson(40, task("wall-and-back", "two-hands-bounce")).withShape(Lesson.Shape.FREE),
+                setting(World.LOFT, 10).with(World.kit(Map.of("tennis-ball", 3, "foam-ball", 6, "chalk", -1))));
+        Finding kit = of(Finding.Code.KIT_SHORT, short_).get(0);
+        assertThat(kit.mend().kind()).isEqualTo(Finding.Mend.Kind.FILL_UP);
+        assertThat(kit.figures()).containsEntry("need", 5).containsEntry("have", 3);
+        assertThat(Findings.mended(short_.lesson(), short_.setting(), kit.id())
+                        .blocks()
+                        .get(0)
+                        .kit())
+                .containsExactly(new Block.KitChoice("ball", List.of("tennis-ball", "foam-ball")));
+
+        // Too low for three claps: a rung with fewer, on the same ladder.
+        Plan low = plan(World.place(6, 6, 2.4, null, Surface.WOOD), task("claps-and-turns", "three-claps"), 8);
+        Finding claps = of(Finding.Code.CLAPS_TOO_MANY, low).get(0);
+        assertThat(claps.mend().kind()).isEqualTo(Finding.Mend.Kind.OTHER_RUNG);
+        assertThat(Findings.mended(low.lesson(), low.setting(), claps.id())
+                        .blocks()
+                        .get(0)
+                        .ladderId())
+                .isEqualTo("claps-and-turns");
+
+        // No wall at all: the nearest of kin, of the same family.
+        Plan noWall = plan(World.CORRIDOR, task("wall-and-back", "two-hands-bounce"), 8);
+        Finding wall = of(Finding.Code.NO_WALL, noWall).get(0);
+        assertThat(wall.mend().kind()).isEqualTo(Finding.Mend.Kind.OTHER_TASK);
+        String kin = Findings.mended(noWall.lesson(), noWall.setting(), wall.id())
+                .blocks()
+                .get(0)
+                .ladderId();
+        assertThat(World.CATALOGUE.ladder(kin).orElseThrow().family())
+                .isEqualTo(World.CATALOGUE.ladder("wall-and-back").orElseThrow().family());
+    }
+
+    @Test
+    void a_gate_is_judged_by_the_pupils_own_tries_and_says_whose_are_missing() {
+        Block run = task("there-and-back", "without-a-drop", d -> {
+            d.dose = BlockDose.byGate(120);
+            d.gate = new Gate(18, null, null);
+        });
+        Plan unknown = plan(World.LOFT, run, 10);
+        Finding f = of(Finding.Code.GATE_OUT_OF_REACH, unknown).get(0);
+        assertThat(f.figures()).containsEntry("byPlanningRate", 10);
+
+        Setting sure = unknown.setting()
+                .knowing(new Standings(
+                        unknown.setting().pupils().stream()
+                                .map(p -> new Standings.Tries(p.id(), "there-and-back", "without-a-drop", 196, 4))
+                                .toList(),
+                        List.of()));
+        assertThat(of(Finding.Code.GATE_OUT_OF_REACH, new Plan(unknown.lesson(), sure)))
+                .isEmpty();
+    }
+
+    @Test
+    void what_is_let_stand_keeps_its_reason_and_no_longer_stops() {
+        Plan plan = plan(World.CORRIDOR, task("wall-and-back", "two-hands-bounce"), 8);
+        String id = of(Finding.Code.NO_WALL, plan).get(0).id();
+        assertThat(plan.findings().stops()).isNotEmpty();
+
+        Lesson silenced = plan.lesson().withSilenced(List.of(new Lesson.Silenced(id, "the doors are walls enough")));
+
+        assertThat(Findings.of(silenced, plan.setting()).stops()).isEmpty();
+        assertThat(Findings.of(silenced, plan.setting()).findings())
+                .filteredOn(f -> f.id().equals(id))
+                .extracting(Finding::silenced)
+                .containsExactly("the doors are walls enough");
+    }
+
+    @Test
+    void a_finding_that_is_not_there_is_refused() {
+        Plan plan = plan(World.LOFT, task("table-top-taps", "hand-to-hand"), 8);
+
+        assertThatThrownBy(() -> Findings.mended(plan.lesson(), plan.setting(), "NO_WALL:b1"))
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        r -> assertThat(r.faults()).extracting("field").containsExactly("finding"));
+    }
+
+    @Test
+    void a_staircase_and_a_count_tell_what_this_class_does_with_them() {
+        Block stairs =
+                task("shoe-by-shoe", "eight-shoes", d -> d.dose = BlockDose.byStaircase(2, OnMiss.STEP_IN, 0.25, 120));
+        var plan = org.unrulymarble.core.plan.LessonPlan.of(lesson(40, stairs), setting(World.LOFT, 8));
+        var pacing = plan.blocks().get(0).pacing();
+        assertThat(pacing.stepLow()).isLessThan(pacing.stepHigh());
+        assertThat(pacing.stepLikely()).isBetween(pacing.stepLow(), pacing.stepHigh());
+
+        Block count = task("shoe-by-shoe", "eight-shoes", d -> d.dose = BlockDose.byCount(10, 4.0));
+        var counted = org.unrulymarble.core.plan.LessonPlan.of(lesson(40, count), setting(World.LOFT, 8));
+        // Ten tries take at least ten hits' time and at most ten misses'.
+        assertThat(counted.blocks().get(0).pacing().halfSec()).isBetween(35.0, 46.0);
+        assertThat(counted.blocks().get(0).pacing().fourOfFiveSec())
+                .isGreaterThanOrEqualTo(counted.blocks().get(0).pacing().halfSec());
+    }
+}
