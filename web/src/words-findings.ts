@@ -160,6 +160,10 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   TIME_FOR_COUNT: (f) => ["Plan the time", `${n(f, "secPerRep")} s each`],
   WATER_IN: (f) => ["Water", `${n(f, "seconds")} s before block ${n(f, "before")}`],
   FIT_TO_BELL: (f) => ["Fit to the bell", `sets and seconds so that it ends at ${clock(n(f, "endsSec"))}`],
+  LESS_OF_IT: (f) => [
+    "Less of it",
+    f.reps ? `${count(n(f, "reps"), "try", "tries")} instead` : `${n(f, "limitSec")} s at most`,
+  ],
   WITHOUT_OPTIONAL: (f) => ["Leave out the optional", `saves ${clock(n(f, "savesSec"))}`],
   WARM_UP_IN: (f) => ["Put one in", `“${t(f, "task")}”, ${clock(n(f, "seconds"))}`],
   COOL_DOWN_IN: (f) => ["Put one in", `“${t(f, "task")}”, ${clock(n(f, "seconds"))}`],

@@ -146,7 +146,7 @@ function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boole
   };
   return (
     <fieldset disabled={readOnly} className="mb-5 min-w-0 bg-tint p-4">
-      <div className="grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(16rem,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(16rem,1fr)]">
         <SpaceFields
           name={draft.name}
           place={draft.place}

@@ -29,7 +29,8 @@ class FindingsJourneyTest {
         browser.press("Open the plan");
         browser.seeText("Net store: ");
         browser.choose("Space", "Cloakroom corridor");
-        browser.await("for what stops it there", d -> browser.shows(STOPS));
+        browser.seeText("Cloakroom corridor: ");
+        browser.await("for what stops it there", d -> browser.shows(STOPS) && saved());
         String moved = findings();
         Set<String> codes = new HashSet<>();
 
@@ -65,7 +66,8 @@ class FindingsJourneyTest {
         browser.signIn("okafor");
         browser.press("Open the plan");
         browser.choose("Space", "Classroom, desks back");
-        browser.await("for what stops it there", d -> browser.shows(STOPS));
+        browser.seeText("Classroom, desks back: ");
+        browser.await("for what stops it there", d -> browser.shows(STOPS) && saved());
         String code = browser.see(STOPS).getDomAttribute("data-code");
         int before = stops();
         browser.see(STOPS)
@@ -98,7 +100,7 @@ class FindingsJourneyTest {
         browser.choose("School of dose", "by gate");
         browser.seeText("reach the gate in this block");
         browser.choose("School of dose", "by staircase");
-        browser.seeText("the middle pupil holds step");
+        browser.seeText("middle pupil holds step");
         browser.choose("School of dose", "self-paced");
         browser.seeText("self-paced ·");
         browser.choose("Who is on which rung", "each on their own");

@@ -17,6 +17,7 @@ final class DemoLessons {
 
     /** What the school's kit lets these be played with. */
     private static final Map<String, Map<String, List<String>>> PLAYED_WITH = Map.of(
+            "clap-and-collect", Map.of("ball", List.of("foam-ball", "sock-ball")),
             "low-and-loud-dribble", Map.of("ball", List.of("netball", "foam-ball")),
             "wall-serve-stepping-back", Map.of("ball", List.of("foam-ball")),
             "chest-pass-to-the-chalk", Map.of("ball", List.of("netball", "foam-ball")),
@@ -63,9 +64,18 @@ final class DemoLessons {
                 30,
                 Lesson.Audience.CLASS,
                 block(1, "wake-the-joints", 0, clock(30), 3, 10, 20, 0, null),
-                block(2, "there-and-back", 0, clock(40), 2, 20, 30, 20, null),
+                block(
+                        2,
+                        "there-and-back",
+                        0,
+                        clock(40),
+                        2,
+                        20,
+                        30,
+                        20,
+                        new Block.Task("table-top-taps", "hand-to-hand")),
                 block(3, "round-the-middle", 1, clock(25), 2, 10, 20, 10, null),
-                block(4, "clap-and-collect", 0, clock(40), 2, 10, 25, 20, null),
+                block(4, "cup-and-sock", 0, clock(40), 2, 10, 25, 20, null),
                 block(5, "wind-down", 0, clock(20), 2, 0, 20, 0, null));
     }
 
@@ -99,7 +109,7 @@ final class DemoLessons {
 
     Lesson kitchenFloor(int day) {
         String[] first = {"round-the-middle", "cup-and-sock", "round-the-middle", "table-top-taps"};
-        String[] second = {"table-top-taps", "clap-and-collect", "cup-and-sock", "clap-and-collect"};
+        String[] second = {"table-top-taps", "finger-wake", "cup-and-sock", "finger-wake"};
         return lesson(
                 12,
                 Lesson.Audience.EACH_AT_HOME,
@@ -134,8 +144,25 @@ final class DemoLessons {
                 : clock(rung.doses().clock().workSec());
     }
 
+    /** What every home has. */
+    private static final Map<String, Map<String, List<String>>> PLAYED_WITH_AT_HOME = Map.of(
+            "round-the-middle", Map.of("ball", List.of("rolled-jumper")),
+            "finger-wake", Map.of("ball", List.of("rolled-jumper")),
+            "cup-and-sock", Map.of("cup", List.of("plastic-bowl")));
+
     private static Lesson lesson(int minutes, Lesson.Audience audience, Block... blocks) {
-        return Lesson.of(minutes, audience, List.of(blocks));
+        if (audience == Lesson.Audience.CLASS) return Lesson.of(minutes, audience, List.of(blocks));
+        return Lesson.of(
+                minutes,
+                audience,
+                java.util.Arrays.stream(blocks)
+                        .map(b -> b.with(d -> {
+                            d.kit = List.of();
+                            PLAYED_WITH_AT_HOME
+                                    .getOrDefault(d.ladderId, Map.of())
+                                    .forEach(d::play);
+                        }))
+                        .toList());
     }
 
     private static BlockDose clock(int workSec) {

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.plan.findings;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,17 +19,23 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 
 /**
  * Makes a lesson end by its bell: sets and seconds of the blocks by clock are chosen by the reckoning "fit"; what has another dose keeps it, and
- * gives up sets. Where even the shortest is too long, the last main task goes.
+ * gives up sets. Where even the shortest is too long, what makes the most waves gives way to a task that makes fewer, then the longest count or limit
+ * is cut, and only then the last main task goes.
  */
 final class BellFit {
 
     private static final int MOST_BLOCKS = 20;
     private static final int LEAST_WORK_SEC = 15;
+    private static final int LEAST_REPS = 3;
+    private static final int LEAST_LIMIT_SEC = 20;
 
     private BellFit() {}
 
     static Optional<Change> of(View view, LessonPlan plan) {
-        return fit(view).or(() -> removeLast(view));
+        return fit(view)
+                .or(() -> fewerWaves(view))
+                .or(() -> shorter(view, plan.pastBellSec()))
+                .or(() -> removeLast(view));
     }
 
     private static Optional<Change> fit(View view) {
@@ -102,6 +109,61 @@ final class BellFit {
                 least,
                 work,
                 p.part() == Part.MAIN ? 2.0 : 1.0);
+    }
+
+    /** The task with the most waves, if they are too many, gives way to the nearest of kin that makes fewer. */
+    private static Optional<Change> fewerWaves(View view) {
+        return view.tasks().stream()
+                .filter(p -> p.waves() > view.thresholds().wavesMost())
+                .max(Comparator.comparingInt(Placed::waves))
+                .flatMap(p -> new Mends(view).otherTask(p));
+    }
+
+    /** The longest main task that goes by a count or a limit does as much less as the bell asks. */
+    private static Optional<Change> shorter(View view, long pastSec) {
+        return view.tasks().stream()
+                .filter(p -> p.part() == Part.MAIN && p.block().dose().type() != BlockDose.Type.CLOCK)
+                .max(Comparator.comparingLong(BellFit::workOfAllSec))
+                .flatMap(p -> cut(p, pastSec));
+    }
+
+    private static long workOfAllSec(Placed p) {
+        return roundsOf(p) * p.workSec();
+    }
+
+    private static long roundsOf(Placed p) {
+        return (long) p.block().sets() * p.turns() * p.sides().size();
+    }
+
+    private static Optional<Change> cut(Placed p, long pastSec) {
+        String id = p.block().id();
+        BlockDose dose = p.block().dose();
+        int rounds = (int) roundsOf(p) * (p.mixed() ? 2 : 1);
+        int lessSec = (int) ((pastSec + rounds - 1) / rounds);
+        if (dose.type() == BlockDose.Type.COUNT) {
+            int reps = dose.reps() - (int) Math.ceil(lessSec / Math.max(0.1, dose.secPerRep()));
+            if (reps < LEAST_REPS) return Optional.empty();
+            return Optional.of(Change.of(
+                    Mend.Kind.LESS_OF_IT,
+                    Map.of("reps", reps),
+                    lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(reps, dose.secPerRep()))));
+        }
+        int limit = dose.limitSec() - lessSec;
+        if (limit < LEAST_LIMIT_SEC) return Optional.empty();
+        return Optional.of(Change.of(
+                Mend.Kind.LESS_OF_IT,
+                Map.of("limitSec", limit),
+                lesson -> lesson.change(
+                        id,
+                        d -> d.dose = new BlockDose(
+                                dose.type(),
+                                null,
+                                null,
+                                null,
+                                limit,
+                                dose.makesToStep(),
+                                dose.onMiss(),
+                                dose.stepM()))));
     }
 
     private static Optional<Change> removeLast(View view) {

@@ -116,6 +116,7 @@ public record Finding(
             TIME_FOR_COUNT,
             WATER_IN,
             FIT_TO_BELL,
+            LESS_OF_IT,
             WITHOUT_OPTIONAL,
             WARM_UP_IN,
             COOL_DOWN_IN,

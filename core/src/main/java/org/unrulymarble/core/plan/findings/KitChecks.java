@@ -112,8 +112,14 @@ final class KitChecks {
                 Mend.Kind.FEWER_SPOTS, Map.of("spots", spots), lesson -> lesson.change(id, d -> d.mostSpots = spots)));
     }
 
+    /** Another quiet task whose kit is there; else none, and the wave is told to wait. */
     private Optional<Change> otherQuiet(Placed p) {
-        return TimeChecks.quietTask(view, p);
+        String id = p.block().id();
+        return TimeChecks.quietTask(view, p)
+                .or(() -> Optional.of(Change.of(
+                        Mend.Kind.REMOVE,
+                        Map.of("task", p.quietLadder().name()),
+                        lesson -> lesson.change(id, d -> d.meanwhile = null))));
     }
 
     private void atHome(Placed p) {

@@ -361,6 +361,20 @@ class SoundLessonsTest {
             }
     }
 
+    /** One counted task in a corridor with room for one: no second task to give up, so it is done by fewer waves or by less of it. */
+    @Test
+    void a_single_long_task_comes_to_its_bell_too() {
+        Lesson lesson = lesson(45, task("wake-the-joints", "with-the-ball"), task("sock-bullseye", "plate-ring"));
+        Setting setting = setting(CORRIDOR, 27).with(World.KIT);
+        for (int pressed = 0; ; pressed++) {
+            List<Finding> stops = Findings.of(lesson, setting).stops();
+            if (stops.isEmpty()) break;
+            assertThat(pressed).as("%s", stops).isLessThan(10);
+            lesson = Findings.mended(lesson, setting, stops.get(0).id());
+        }
+        assertThat(LessonPlan.of(lesson, setting).pastBellSec()).isLessThanOrEqualTo(0);
+    }
+
     @Test
     void a_lesson_of_two_classes_of_kit_gathers_what_the_fullest_block_needs() {
         Lesson lesson = lesson(
