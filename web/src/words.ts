@@ -141,6 +141,13 @@ export const blockKind: Record<Block["kind"], string> = {
   WATER: "Water",
 };
 
+/** What a block is for that is no task. */
+export const timeAbout: Record<"FREE" | "TALK" | "WATER", string> = {
+  FREE: "Everyone puts together what was learnt as they like, each with the ball in hand. No score; one word afterwards.",
+  TALK: "Time to talk: what comes, what was good, what to try at home.",
+  WATER: "Everyone drinks; nobody moves.",
+};
+
 export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
   const d = block.dose;
   if (block.kind === "TALK" || block.kind === "WATER") return block.note ?? `${d.workSec} s`;

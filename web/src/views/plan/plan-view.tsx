@@ -176,9 +176,9 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
                   <li key={c}>{caution[c]}</li>
                 ))}
               </ul>
-              <p className="mt-2 text-sm text-soft">{deferring}</p>
             </div>
           )}
+          <p className="text-sm text-soft">{deferring}</p>
         </aside>
       </div>
       <AddBlock open={adding} onOpenChange={setAdding} catalogue={catalogue} onAdd={add} />

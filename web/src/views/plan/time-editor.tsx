@@ -1,12 +1,7 @@
 import type { Block } from "../../api/types";
 import { NumberField } from "../../ui/fields";
+import { timeAbout } from "../../words";
 import { MoveButtons, type Movers } from "./block-editor";
-
-const about: Record<"FREE" | "TALK" | "WATER", string> = {
-  FREE: "Everyone puts together what was learnt as they like, each with the ball in hand. No score; one word afterwards.",
-  TALK: "Time to talk: what comes, what was good, what to try at home.",
-  WATER: "Everyone drinks; nobody moves.",
-};
 
 /** Time for something else than a task: how long, and in one's own words what for. */
 export function TimeEditor({
@@ -22,7 +17,7 @@ export function TimeEditor({
   if (block.kind === "TASK") return null;
   return (
     <fieldset disabled={movers.readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
-      <p>{about[block.kind]}</p>
+      <p>{timeAbout[block.kind]}</p>
       <div className="flex flex-wrap items-center gap-2">
         <NumberField
           label="Time"

@@ -1,6 +1,6 @@
 import type { Run, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
-import { caution, clock, sideCall } from "../../words";
+import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
 import { type Played, type Position, roundAt } from "./log";
 
 const kindWord: Record<Segment["kind"], string> = {
@@ -55,12 +55,20 @@ export function Face({
   const quiet = run.sheet.ladders.find((l) => l.id === block?.meanwhileLadderId);
   const quietRung = quiet?.rungs.find((r) => r.id === block?.meanwhileRungId);
   const turn = block?.turns[Math.max(0, segment.turn)];
-  const details = !small && (
+  const time = block && block.kind !== "TASK" ? block.kind : undefined;
+  const extras = [
+    ...(block && block.steps.length > 0 ? [`In turn: ${block.steps.join(", ")}.`] : []),
+    ...(block && block.modifiers.length > 0 ? [`With ${block.modifiers.map((m) => modifier[m]).join(", ")}.`] : []),
+    ...(block?.note && !time ? [block.note] : []),
+  ];
+  const details = !small && time && <p className="mt-1 text-xl">{block?.note || timeAbout[time]}</p>;
+  const taskDetails = !small && !time && (
     <>
       <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
       <p className="mt-1 text-mist">
         {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
       </p>
+      {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
       {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
         <p className="mt-1 text-mist">
           {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} Take care:{" "}
@@ -92,7 +100,7 @@ export function Face({
       <div className="min-w-0">
         <p className="flex flex-wrap items-center gap-x-3 text-lg font-semibold">
           {ladder && <FamilyGlyph family={ladder.family} size={28} />}
-          <span>{ladder?.name}</span>
+          {ladder && <span>{ladder.name}</span>}
           <span className="text-mist">
             {held ? "Held" : begun ? kindWord[segment.kind] : "Ready when you are"}
             {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
@@ -100,12 +108,13 @@ export function Face({
           </span>
         </p>
         <p className="font-head text-[clamp(1.7rem,3.4vw,2.9rem)] leading-tight font-bold" data-testid="call">
-          {held ? "Hold" : call || rung?.name}
+          {held ? "Hold" : call || (time ? blockKind[time] : rung?.name)}
           {sideNow && sideNow !== "NONE" && !held && !call && (
             <span className="ml-3 inline-block rounded-md bg-chalk px-3 text-night">{sideCall[sideNow]}</span>
           )}
         </p>
         {details}
+        {taskDetails}
       </div>
     </header>
   );

@@ -4,6 +4,7 @@ import type { Run } from "../../api/types";
 import { Lane, type LaneBlock } from "../../lane/lane";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
+import { blockKind } from "../../words";
 
 import { callNow, callsOf, Sounder } from "./calls";
 import { Collect } from "./collect";
@@ -261,8 +262,8 @@ function laneOf(run: Run): LaneBlock[] {
     const end = mine.at(-1);
     return {
       id: String(i),
-      name: ladder?.name ?? "",
-      family: ladder?.family ?? "MOVE",
+      name: ladder?.name ?? blockKind[b.kind],
+      family: ladder?.family ?? null,
       effort: ladder?.effort ?? 1,
       startSec: mine[0]?.startSec ?? 0,
       endSec: end ? end.startSec + end.durationSec : 0,

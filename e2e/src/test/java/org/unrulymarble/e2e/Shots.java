@@ -67,6 +67,10 @@ public final class Shots {
         browser.see("main ul button[aria-expanded]").click();
         browser.see("[aria-label='First name of pupil 1']");
         picture("store");
+        browser.open("/store/spaces");
+        browser.press("Net store");
+        browser.see("[aria-label='Length, m long,']");
+        picture("store-spaces");
     }
 
     private void marks() {
