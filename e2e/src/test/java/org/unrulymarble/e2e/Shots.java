@@ -85,9 +85,6 @@ public final class Shots {
         for (int[] at : lands) tap("[data-testid=target]", at);
         browser.seeText("always low and left");
         picture("marks-aim");
-        browser.open("/marks/off-the-wall");
-        browser.seeText("meets the wall at");
-        picture("marks-off-the-wall");
         browser.open("/marks/jack");
         int[][] balls = {{50, -40}, {-70, 30}, {-25, -15}, {60, 70}, {15, 40}};
         for (int[] at : balls) tap("[data-testid=ground]", at);
@@ -108,8 +105,13 @@ public final class Shots {
         browser.type(browser.labelled("Sets"), "3");
         browser.seeText("past the bell");
         browser.press("Later");
+        browser.await(
+                "for the save",
+                d -> browser.see("[data-testid=save-state]").getText().equals("Saved"));
         browser.script("window.scrollTo(0, 0)");
         picture("plan-past-the-bell");
+        browser.script("document.querySelector('[data-testid=findings]').scrollIntoView()");
+        picture("plan-findings");
         browser.press("Undo");
         browser.press("Undo");
         browser.await(

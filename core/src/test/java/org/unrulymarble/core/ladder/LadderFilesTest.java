@@ -26,12 +26,17 @@ class LadderFilesTest {
     }
 
     @Test
-    void ships_at_least_three_ladders_in_each_family() {
-        var byFamily = Catalogue.shipped().all().stream()
-                .collect(Collectors.groupingBy(Ladder::family, Collectors.counting()));
+    void ships_enough_work_for_every_family_and_many_sports() {
+        var all = Catalogue.shipped().all();
+        var byFamily = all.stream().collect(Collectors.groupingBy(Ladder::family, Collectors.counting()));
 
+        assertThat(all).hasSizeGreaterThanOrEqualTo(80);
+        assertThat(all.stream().mapToInt(l -> l.rungs().size()).sum()).isGreaterThanOrEqualTo(360);
         assertThat(byFamily).containsOnlyKeys(Family.values());
-        assertThat(byFamily.values()).allMatch(n -> n >= 3);
+        assertThat(byFamily.values()).allMatch(n -> n >= 9);
+        assertThat(all.stream().flatMap(l -> l.sports().stream()).distinct())
+                .hasSizeGreaterThanOrEqualTo(15)
+                .contains("basketball", "netball", "volleyball", "rugby", "lacrosse", "field hockey", "boules");
     }
 
     @Test
