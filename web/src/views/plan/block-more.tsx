@@ -217,7 +217,7 @@ function Mark({ block, ladder, must, onChange }: EditorProps) {
   if (!ladder.footprint.needsWall) return null;
   const mark = block.mark;
   return (
-    <Row label="Mark">
+    <Row label="Band">
       {mark ? (
         <>
           <NumberField

@@ -138,8 +138,8 @@ public final class ServerBench {
         String classId = id(browser.request(
                 "POST", "/api/classes", "{\"version\":null,\"name\":\"Bench\",\"pupils\":[%s]}".formatted(pupils)));
         String spaces = (String) browser.request("GET", "/api/spaces", null).get("body");
-        Matcher corridor =
-                Pattern.compile("\"id\":\"([^\"]+)\",\"name\":\"Cloakroom").matcher(spaces);
+        Matcher corridor = Pattern.compile("\"id\":\"([^\"]+)\",\"version\":\\d+,\"name\":\"Cloakroom")
+                .matcher(spaces);
         if (!corridor.find()) throw new IllegalStateException(spaces);
         String[][] tasks = {
             {"wake-the-joints", "top-down"}, {"wall-and-back", "same-hand"}, {"two-ball-drum", "together"},
