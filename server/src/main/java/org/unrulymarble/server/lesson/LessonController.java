@@ -122,6 +122,7 @@ class LessonController {
 
     private LessonView view(LessonService.Known k) {
         Setting setting = lessons.setting(k);
+        Findings checked = Findings.of(k.lesson(), setting);
         return new LessonView(
                 k.id(),
                 k.version(),
@@ -138,8 +139,8 @@ class LessonController {
                 k.onDay(),
                 SignedIn.now().teaches(),
                 k.lesson(),
-                LessonPlan.of(k.lesson(), setting),
-                Findings.of(k.lesson(), setting).findings(),
+                checked.plan(),
+                checked.findings(),
                 Gather.of(k.lesson(), setting));
     }
 }

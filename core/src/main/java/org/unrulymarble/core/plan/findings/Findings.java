@@ -17,17 +17,22 @@ import org.unrulymarble.core.plan.Setting;
 /**
  * "Before you run it": everything that stands against a lesson, worked out anew after every change.
  *
+ * @param plan the lesson worked out, on which they rest
  * @param findings what stops it first, then in the order of the lesson; silenced ones keep their place and carry the reason
  */
-public record Findings(List<Finding> findings) {
+public record Findings(LessonPlan plan, List<Finding> findings) {
 
     public static Findings of(Lesson lesson, Setting setting) {
         Map<String, String> reasons = lesson.silenced().stream()
                 .collect(Collectors.toMap(Lesson.Silenced::finding, Lesson.Silenced::reason, (a, b) -> b));
-        return new Findings(found(lesson, setting).stream()
-                .map(Found::finding)
-                .map(f -> reasons.containsKey(f.id()) ? f.silencedBecause(reasons.get(f.id())) : f)
-                .toList());
+        View view = View.of(lesson, setting);
+        LessonPlan plan = LessonPlan.of(lesson, setting, view.placed());
+        return new Findings(
+                plan,
+                found(view, plan).stream()
+                        .map(Found::finding)
+                        .map(f -> reasons.containsKey(f.id()) ? f.silencedBecause(reasons.get(f.id())) : f)
+                        .toList());
     }
 
     /** What still stops the lesson and was not let stand. */
@@ -43,7 +48,8 @@ public record Findings(List<Finding> findings) {
      * @throws Refused naming {@code finding} when there is no such finding, or none with a mend, any more
      */
     public static Lesson mended(Lesson lesson, Setting setting, String findingId) {
-        return found(lesson, setting).stream()
+        View view = View.of(lesson, setting);
+        return found(view, LessonPlan.of(lesson, setting, view.placed())).stream()
                 .filter(f -> f.finding().id().equals(findingId) && f.change() != null)
                 .findFirst()
                 .map(f -> f.change().apply(lesson))
@@ -55,16 +61,14 @@ public record Findings(List<Finding> findings) {
         return Kin.against(ladder, rung, setting);
     }
 
-    private static List<Found> found(Lesson lesson, Setting setting) {
-        View view = View.of(lesson, setting);
-        LessonPlan plan = LessonPlan.of(lesson, setting, view.placed());
+    private static List<Found> found(View view, LessonPlan plan) {
         List<Found> out = new ArrayList<>(TaskChecks.all(view));
         TimeChecks.look(view, plan, out);
         ShapeChecks.look(view, out);
         PacingChecks.look(view, plan, out);
         PupilChecks.look(view, out);
         out.sort(Comparator.comparing((Found f) -> f.finding().level())
-                .thenComparingInt(f -> place(lesson, f.finding())));
+                .thenComparingInt(f -> place(view.lesson(), f.finding())));
         return out;
     }
 
