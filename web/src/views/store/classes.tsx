@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Problem } from "../../api/client";
 import { classes as classesQuery, people, session } from "../../api/queries";
 import type { ClassDoc, SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
@@ -10,6 +9,7 @@ import { count } from "../../words";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
 import { PartHead, UndoButton } from "./part-head";
+import { useMade } from "./use-made";
 
 /** Classes and their pupils, changed where they stand. */
 export function Classes() {
@@ -59,24 +59,14 @@ export function Classes() {
 }
 
 function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
-  const client = useQueryClient();
   const [doc, setDoc] = useState<ClassDraft>({ name: "", pupils: [], helperIds: [] });
-  const [problem, setProblem] = useState<Problem>();
-  const save = async () => {
-    try {
-      const made = await api<SchoolClass>("POST", "/classes", { ...doc, version: null } satisfies ClassDoc);
-      await client.invalidateQueries({ queryKey: classesQuery.queryKey });
-      onSaved(made);
-    } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
-    }
-  };
+  const { problem, save } = useMade<SchoolClass>("/classes", classesQuery.queryKey, onSaved);
   return (
     <form
       className="mb-5 bg-tint p-4"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        save({ ...doc, version: null } satisfies ClassDoc);
       }}
     >
       <ClassFields doc={doc} must={(f) => problem?.must(f)} onChange={setDoc} />

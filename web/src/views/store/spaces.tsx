@@ -12,6 +12,7 @@ import { surface } from "../../words-findings";
 import { SaveState } from "../plan/save-state";
 import { PartHead, UndoButton } from "./part-head";
 import { SpaceFields } from "./space-fields";
+import { useMade } from "./use-made";
 
 const plain: Place = {
   size: { lengthM: 8, widthM: 6, ceilingM: 2.7, wall: null },
@@ -87,24 +88,14 @@ function told({ size, ...p }: Place): string {
 }
 
 function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
-  const client = useQueryClient();
   const [doc, setDoc] = useState<SpaceDoc>({ version: null, name: "", place: plain });
-  const [problem, setProblem] = useState<Problem>();
-  const save = async () => {
-    try {
-      const made = await api<Space>("POST", "/spaces", doc);
-      await client.invalidateQueries({ queryKey: spaces.queryKey });
-      onSaved(made);
-    } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
-    }
-  };
+  const { problem, save } = useMade<Space>("/spaces", spaces.queryKey, onSaved);
   return (
     <form
       className="mb-5 bg-tint p-4"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        save(doc);
       }}
     >
       <SpaceFields

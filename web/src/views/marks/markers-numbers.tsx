@@ -1,0 +1,95 @@
+import type { NumberCall } from "../../api/types";
+import { count, percent } from "../../words";
+import { seconds } from "../../words-marks";
+import type { V } from "./markers-values";
+import type { Said } from "./working";
+
+export function Numbers({
+  v,
+  answer,
+  change,
+}: {
+  v: V;
+  answer: NumberCall | undefined;
+  change: (p: Partial<V>) => void;
+}) {
+  const balls = Array.from({ length: Math.max(0, Math.min(64, v.balls ?? 0)) }, (_, i) => i + 1);
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-8 bg-[#fffdf8] p-6">
+        <p className="digits text-[8rem]" aria-live="assertive" data-testid="number-call">
+          {answer?.next ?? "all"}
+        </p>
+        <ul className="flex max-w-md flex-wrap gap-2" aria-label="Balls kept">
+          {balls.map((n) => {
+            const kept = answer?.kept.includes(n);
+            return (
+              <li
+                key={n}
+                className={`grid size-11 place-items-center rounded-full border-[3px] font-bold ${kept ? "border-catch bg-catch text-white" : "border-ink"}`}
+                aria-label={`${n} ${kept ? "kept" : "still out"}`}
+              >
+                {n}
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+      <div className="mt-3 flex flex-wrap gap-2 print:hidden">
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={answer?.next == null}
+          onClick={() => change({ results: `${v.results}H` })}
+        >
+          Kept
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={answer?.next == null}
+          onClick={() => change({ results: `${v.results}M` })}
+        >
+          Dropped
+        </button>
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={!v.results}
+          onClick={() => change({ results: v.results.slice(0, -1) })}
+        >
+          Take back
+        </button>
+        <button
+          type="button"
+          className="btn btn-small"
+          onClick={() => change({ results: "", seed: (v.seed ?? 0) + 1 })}
+        >
+          Start again
+        </button>
+      </div>
+    </div>
+  );
+}
+
+export function toldNumbers(a: NumberCall, v: V): Said[] {
+  const tries = a.called.length;
+  const said: Said[] = [
+    {
+      text:
+        a.next === null
+          ? `All ${v.balls} kept in ${count(tries, "try", "tries")}.`
+          : `Call ${a.next}. ${a.kept.length} of ${v.balls} kept in ${count(tries, "try", "tries")}${a.left.length ? `; still out: ${a.left.join(", ")}` : ""}.`,
+    },
+  ];
+  if (a.shareWithoutGuessing !== null)
+    said.push({
+      text: `Guessing alone would have kept ${a.guessedHits.toFixed(1)}. Without it the share kept is ${percent(a.shareWithoutGuessing)}.`,
+    });
+  else
+    said.push({
+      kind: "note",
+      text: `With fewer balls left guessing gets easier; the share takes that out. A try takes some ${seconds(5)}.`,
+    });
+  return said;
+}

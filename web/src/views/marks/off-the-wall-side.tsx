@@ -1,0 +1,154 @@
+import type { OffTheWall } from "../../api/types";
+import { Handle } from "../../drawing/handle";
+import { Ball, Ceiling, Dim, Figure, Flight, Floor, LabelAt, Wall } from "../../drawing/pieces";
+import { Stage, useScale } from "../../drawing/stage";
+import { length, type Units } from "../../lengths";
+import { rebound as reboundWords, seconds } from "../../words-marks";
+import { AngleHandle } from "./angle-handle";
+import { FloorMark } from "./off-the-wall-pass";
+import { highest, round, type V, type View } from "./off-the-wall-values";
+import type { Said } from "./working";
+
+export function SideView({ v, answer, change, units }: View<OffTheWall>) {
+  const stand = v.standM ?? 3;
+  const back = answer ? stand - Math.min(...answer.path.map((p) => p.xM)) : stand;
+  const left = -Math.max(0.9, Math.min(back - stand, 6) + 0.3);
+  const top = Math.max(v.ceilingM ?? 0, highest(answer?.path ?? []) + 0.4, 2.2);
+  return (
+    <Stage
+      world={{ left, right: stand + 0.35, bottom: 0, top }}
+      units={units}
+      height={430}
+      label={`Side view: thrown from ${length(stand, units)} before the wall`}
+    >
+      <Floor />
+      {v.ceilingM !== null && <Ceiling at={v.ceilingM} label={`ceiling ${length(v.ceilingM, units)}`} />}
+      <Wall at={stand} top={v.ceilingM ?? undefined} />
+      <Figure at={0} handM={v.releaseM ?? 1.3} />
+      {answer && (
+        <>
+          <Flight path={answer.path} colour="var(--throw)" />
+          {answer.rebound.firstBounceFromWallM !== null && (
+            <FloorMark
+              x={stand - answer.rebound.firstBounceFromWallM}
+              text={`${length(answer.rebound.firstBounceFromWallM, units)} from the wall`}
+              colour="var(--throw)"
+              below
+            />
+          )}
+          {answer.catchFullFromWallM !== null && (
+            <Spot x={stand - answer.catchFullFromWallM} height={v.catchM ?? 1} text="on the full" />
+          )}
+          {answer.catchBounceFromWallM !== null && (
+            <Spot
+              x={stand - answer.catchBounceFromWallM}
+              height={Math.min(v.catchM ?? 1, answer.bounceTopM ?? 1)}
+              text="after one bounce"
+            />
+          )}
+          {answer.rebound.wallHeightM !== null && (
+            <>
+              <Ball
+                at={{ xM: stand - (v.ballRadiusM ?? 0.1), yM: answer.rebound.wallHeightM }}
+                radiusM={v.ballRadiusM ?? 0.1}
+                colour="var(--throw)"
+              />
+              <LabelAt
+                xM={stand}
+                yM={answer.rebound.wallHeightM}
+                dx={-26}
+                dy={-14}
+                anchor="end"
+                bold
+                colour="var(--throw)"
+              >
+                {length(answer.rebound.wallHeightM, units)}
+              </LabelAt>
+            </>
+          )}
+        </>
+      )}
+      <Dim from={0} to={stand} at={0.2} text={length(stand, units)} />
+      <Handle
+        label="Place of the wall"
+        value={stand}
+        text={length(stand, units)}
+        least={0.5}
+        greatest={20}
+        step={0.1}
+        axis="x"
+        at={{ x: stand, y: 0.02 }}
+        onMove={(p) => change({ standM: round(Math.max(0.5, Math.min(20, p.x))) })}
+      />
+      <Handle
+        label="Ball leaves the hand"
+        value={v.releaseM ?? 1}
+        text={length(v.releaseM ?? 1, units)}
+        least={0.2}
+        greatest={2.5}
+        step={0.05}
+        axis="y"
+        vertical
+        colour="var(--throw)"
+        at={{ x: 0, y: v.releaseM ?? 1 }}
+        onMove={(p) => change({ releaseM: round(Math.max(0.2, Math.min(2.5, p.y))) })}
+      />
+      <AngleHandle h0={v.releaseM ?? 1} angle={v.angleDeg ?? 0} onAngle={(angleDeg) => change({ angleDeg })} />
+    </Stage>
+  );
+}
+
+function Spot({ x: at, height, text }: { x: number; height: number; text: string }) {
+  const { x, y } = useScale();
+  return (
+    <g aria-hidden>
+      <line
+        x1={x(at)}
+        x2={x(at)}
+        y1={y(0)}
+        y2={y(height)}
+        stroke="var(--catch)"
+        strokeWidth="2"
+        strokeDasharray="5 4"
+      />
+      <path d={`M${x(at) - 9} ${y(height) - 4}q9 15 18 0`} fill="none" stroke="var(--catch)" strokeWidth="3" />
+      <LabelAt xM={at} yM={height} dy={-12} colour="var(--catch)">
+        {text}
+      </LabelAt>
+    </g>
+  );
+}
+
+export function toldWall(a: OffTheWall, v: V, units: Units): Said[] {
+  const r = a.rebound;
+  const said: Said[] = [];
+  if (r.outcome === "CEILING_FIRST")
+    said.push({
+      kind: "warn",
+      text: `${reboundWords.CEILING_FIRST} After ${seconds(r.timeToCeilingSec ?? 0)}. Throw flatter or softer.`,
+    });
+  else if (r.outcome === "FLOOR_FIRST")
+    said.push({
+      kind: "warn",
+      text: `${reboundWords.FLOOR_FIRST} It lands ${length(r.landsShortOfWallM ?? 0, units)} short. Throw harder or steeper.`,
+    });
+  else {
+    said.push({
+      text: `It meets the wall at ${length(r.wallHeightM ?? 0, units)} after ${seconds(r.timeToWallSec ?? 0)}. ${
+        r.outcome === "BACK_ON_THE_FULL"
+          ? `${reboundWords.BACK_ON_THE_FULL} It reaches the thrower ${length(r.heightAtThrowerM ?? 0, units)} high.`
+          : `${reboundWords.BOUNCES_FIRST} The first bounce is ${length(r.firstBounceFromWallM ?? 0, units)} from the wall.`
+      }`,
+    });
+    const full =
+      a.catchFullFromWallM === null
+        ? "It never comes down through catch height before the bounce."
+        : `On the full: stand ${length(a.catchFullFromWallM, units)} from the wall.`;
+    const one =
+      a.catchBounceFromWallM === null
+        ? ""
+        : ` After one bounce: ${length(a.catchBounceFromWallM, units)} from the wall${(a.bounceTopM ?? 0) < (v.catchM ?? 0) - 0.01 ? `, and only ${length(a.bounceTopM ?? 0, units)} high` : ""}.`;
+    said.push({ text: `To catch it at ${length(v.catchM ?? 0, units)}. ${full}${one}` });
+  }
+  return said;
+}
