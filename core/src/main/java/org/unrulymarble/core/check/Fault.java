@@ -57,6 +57,12 @@ public record Fault(String field, Rule rule, List<Object> figures) {
         /** The same id used twice; figures: the id. */
         TWICE,
         /** Not readable as the kind of value that is wanted; figures: what it must be. */
-        KIND
+        KIND,
+        /** A field that does not belong there; figures: the fields that do. */
+        NO_FIELD,
+        /** An id that ships with the application and is not anybody else's; figures: the id. */
+        SHIPPED,
+        /** A list that has lost something that is in use; figures: what it was called, how often it was used. */
+        IN_USE
     }
 }

@@ -70,13 +70,21 @@ public final class Fields {
         try {
             value = shape.apply(fields);
         } catch (Refused e) {
-            Fault first = e.faults().get(0);
-            throw new Unreadable(first.field(), first.rule() + " " + first.figures());
+            // A misspelt field is the reason why another is missing, so it is named first.
+            fields.onlyKnown();
+            throw new Unreadable(e.faults());
         }
-        for (Object key : fields.map.keySet())
-            if (!fields.read.contains(String.valueOf(key)))
-                throw new Unreadable(String.valueOf(key), "is no field of this");
+        fields.onlyKnown();
         return value;
+    }
+
+    private void onlyKnown() {
+        for (Object key : map.keySet())
+            if (!read.contains(String.valueOf(key)))
+                throw new Unreadable(
+                        String.valueOf(key),
+                        Fault.Rule.NO_FIELD,
+                        read.stream().sorted().collect(Collectors.joining(", ")));
     }
 
     private <T> T as(String field, Class<T> kind, String must) {
@@ -97,7 +105,7 @@ public final class Fields {
     }
 
     private static <T> T cast(Object value, Class<T> kind, String must) {
-        if (!kind.isInstance(value)) throw new Unreadable("", "must be " + must + ", not «" + value + "»");
+        if (!kind.isInstance(value)) throw new Unreadable("", Fault.Rule.KIND, must);
         return kind.cast(value);
     }
 
@@ -108,42 +116,48 @@ public final class Fields {
                 .findFirst()
                 .orElseThrow(() -> new Unreadable(
                         "",
-                        "must be one of "
-                                + Arrays.stream(kind.getEnumConstants())
-                                        .map(e -> e.name()
-                                                .toLowerCase(Locale.ROOT)
-                                                .replace('_', '-'))
-                                        .collect(Collectors.joining(", "))
-                                + ", not «" + text + "»"));
+                        Fault.Rule.ONE_OF,
+                        Arrays.stream(kind.getEnumConstants())
+                                .map(Fields::small)
+                                .collect(Collectors.joining(", "))));
+    }
+
+    /** A word of an enum as files write it. */
+    public static String small(Enum<?> word) {
+        return word.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private static <T> T at(String field, java.util.function.Supplier<T> reader) {
         try {
             return reader.get();
         } catch (Unreadable e) {
-            String rest = e.path().isEmpty() ? "" : "." + e.path();
-            throw new Unreadable(field + rest, e.reason());
+            throw new Unreadable(e.faults().stream().map(f -> f.under(field)).toList());
         }
     }
 
-    /** Says where in the mapping reading failed, and why. */
+    /** Where in the mapping reading failed, and what would have been right there. */
     public static final class Unreadable extends RuntimeException {
         private static final long serialVersionUID = 1L;
-        private final String path;
-        private final String reason;
+        private final transient List<Fault> faults;
 
-        public Unreadable(String path, String reason) {
-            super(path + ": " + reason);
-            this.path = path;
-            this.reason = reason;
+        public Unreadable(List<Fault> faults) {
+            super(said(faults));
+            this.faults = List.copyOf(faults);
         }
 
-        public String path() {
-            return path;
+        public Unreadable(String field, Fault.Rule rule, Object... figures) {
+            this(List.of(new Fault(field, rule, List.of(figures))));
         }
 
-        public String reason() {
-            return reason;
+        private static String said(List<Fault> faults) {
+            return faults.stream()
+                    .map(f -> f.field() + ": " + f.rule() + " " + f.figures())
+                    .collect(Collectors.joining("; "));
+        }
+
+        /** At least one. */
+        public List<Fault> faults() {
+            return faults;
         }
     }
 }

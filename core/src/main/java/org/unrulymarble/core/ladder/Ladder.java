@@ -57,6 +57,8 @@ public record Ladder(
     public Ladder {
         part = part == null ? Part.MAIN : part;
         manner = manner == null ? Manner.ANY : manner;
+        ballOrder = ballOrder == null ? List.of() : ballOrder;
+        kit = kit == null ? List.of() : kit;
         Checks checks = new Checks()
                 .text("id", id, 60)
                 .required("family", family)

@@ -3,6 +3,7 @@ package org.unrulymarble.core.ladder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
@@ -21,6 +22,7 @@ final class LadderShape {
         this.kinds = kinds;
     }
 
+    /** @param family of all ladders of the file, where one does not name its own */
     Ladder ladder(Fields fields, Object family) {
         return Fields.whole(fields, f -> {
             Doses doses = f.part("doses", LadderShape::doses);
@@ -36,7 +38,7 @@ final class LadderShape {
             List<Rung> rungs = f.parts("rungs", r -> rung(r, usual));
             return new Ladder(
                     f.text("id"),
-                    familyOf(family),
+                    familyOf(f.has("family") ? f.text("family") : family),
                     f.text("name"),
                     f.word("part", Part.class),
                     f.texts("sports"),
@@ -77,13 +79,13 @@ final class LadderShape {
 
     private static Family familyOf(Object family) {
         for (Family f : Family.values()) if (f.name().toLowerCase(Locale.ROOT).equals(family)) return f;
-        throw new Fields.Unreadable("family", "must be throw, catch, handle, target or move, not «" + family + "»");
+        throw new Fields.Unreadable("family", Fault.Rule.ONE_OF, "throw, catch, handle, target, move");
     }
 
     private KitKind kind(Fields f, String field) {
         String id = f.text(field);
         return kinds.kind(id == null ? "" : id)
-                .orElseThrow(() -> new Fields.Unreadable(field, "is no kind of kit: «" + id + "»"));
+                .orElseThrow(() -> new Fields.Unreadable(field, Fault.Rule.UNKNOWN, String.valueOf(id)));
     }
 
     private List<String> kindIds(Fields f, String field) {
@@ -91,7 +93,7 @@ final class LadderShape {
         if (ids != null)
             for (int i = 0; i < ids.size(); i++)
                 if (kinds.kind(ids.get(i)).isEmpty())
-                    throw new Fields.Unreadable(field + "[" + i + "]", "is no kind of kit: «" + ids.get(i) + "»");
+                    throw new Fields.Unreadable(field + "[" + i + "]", Fault.Rule.UNKNOWN, ids.get(i));
         return ids;
     }
 

@@ -1,0 +1,215 @@
+package org.unrulymarble.core.ladder;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.place.Footprint;
+import org.yaml.snakeyaml.DumperOptions;
+import org.yaml.snakeyaml.Yaml;
+
+/** Ladders as a file has them: what {@link LadderFiles} reads back is the same ladders. Each rung says all that holds for it. */
+public final class LadderWriter {
+
+    private static final int WIDTH = 140;
+
+    private LadderWriter() {}
+
+    /** The whole file as mappings, lists, texts and numbers, for whoever writes JSON. */
+    public static Map<String, Object> file(List<Ladder> ladders) {
+        Map<String, Object> file = new LinkedHashMap<>();
+        file.put("format", LadderFiles.FORMAT);
+        file.put("ladders", ladders.stream().map(LadderWriter::ladder).toList());
+        return file;
+    }
+
+    public static String yaml(List<Ladder> ladders) {
+        DumperOptions options = new DumperOptions();
+        options.setDefaultFlowStyle(DumperOptions.FlowStyle.BLOCK);
+        options.setWidth(WIDTH);
+        options.setIndent(2);
+        options.setAllowUnicode(true);
+        return new Yaml(options).dump(file(ladders));
+    }
+
+    private static Map<String, Object> ladder(Ladder l) {
+        Out out = new Out();
+        out.put("id", l.id());
+        out.put("family", l.family());
+        out.put("name", l.name());
+        out.put("part", l.part());
+        out.put("sports", l.sports());
+        out.put("aspects", l.aspects());
+        out.put(
+                "roles",
+                l.roles().stream()
+                        .map(r -> new Out()
+                                .put("name", r.name())
+                                .put("works", r.works())
+                                .put("line", r.line())
+                                .map)
+                        .toList());
+        out.put("footprint", footprint(l.footprint()));
+        out.put("surfaces", l.surfaces());
+        out.put("noise", l.noise());
+        out.put("effort", l.effort());
+        out.put("counted", l.counted());
+        out.put("ballOrder", l.ballOrder());
+        out.put("kit", l.kit().stream().map(LadderWriter::kitRole).toList());
+        out.put("gear", l.gear());
+        out.put("manner", manner(l.manner()));
+        out.put("swingM", l.swingM());
+        if (l.net() != null)
+            out.put(
+                    "net",
+                    new Out()
+                            .put("preset", l.net().preset())
+                            .put("launchM", l.net().launchM())
+                            .put("angleDeg", l.net().angleDeg())
+                            .map);
+        out.put("cues", l.cues());
+        out.put(
+                "faults",
+                l.faults().stream()
+                        .map(f -> new Out()
+                                .put("id", f.id())
+                                .put("seen", f.seen())
+                                .put("mend", f.mend())
+                                .map)
+                        .toList());
+        out.put("eyes", l.eyes());
+        out.put("cautions", l.cautions());
+        out.put("refusedPlaces", l.refusedPlaces());
+        out.put("seated", l.seated());
+        out.put("oneHand", l.oneHand());
+        out.put("seesLittle", l.seesLittle());
+        out.put("rungs", l.rungs().stream().map(LadderWriter::rung).toList());
+        return out.map;
+    }
+
+    private static Map<String, Object> footprint(Footprint f) {
+        return new Out()
+                .put("lengthM", f.lengthM())
+                .put("widthM", f.widthM())
+                .put("gapM", f.gapM())
+                .put("edgeM", f.edgeM())
+                .put("needsWall", f.needsWall())
+                .put("oneRow", f.oneRow())
+                .put("heightM", f.heightM())
+                .map;
+    }
+
+    private static Map<String, Object> kitRole(KitRole k) {
+        return new Out()
+                .put("role", k.role())
+                .put("kind", k.kind())
+                .put("what", k.what())
+                .put("perSpot", k.perSpot())
+                .put("needs", k.needs())
+                .put(
+                        "standIns",
+                        k.standIns().stream()
+                                .map(s -> new Out().put("kind", s.kind()).put("changes", s.changes()).map)
+                                .toList())
+                .put("refused", k.refused())
+                .map;
+    }
+
+    private static Map<String, Object> rung(Rung r) {
+        Out out = new Out();
+        out.put("id", r.id());
+        out.put("name", r.name());
+        out.put("lever", r.lever());
+        out.put("change", r.change());
+        out.put("task", r.task());
+        out.put("counts", r.counts());
+        out.put("countsNot", r.countsNot());
+        out.put("sides", r.sides());
+        out.put("measure", r.measure());
+        out.put("unit", r.unit());
+        out.put(
+                "gate",
+                new Out()
+                        .put("reach", r.gate().reach())
+                        .put("of", r.gate().of())
+                        .put("inSec", r.gate().inSec())
+                        .map);
+        out.put(
+                "pace",
+                new Out()
+                        .put("hitSec", r.pace().hitSec())
+                        .put("missSec", r.pace().missSec())
+                        .put("stepSec", r.pace().stepSec())
+                        .put("share", r.pace().share())
+                        .map);
+        out.put("doses", doses(r.doses()));
+        out.put("easier", r.easier());
+        out.put("harder", r.harder());
+        out.put("modifiers", r.modifiers());
+        out.put("manner", manner(r.manner()));
+        out.put("claps", r.claps());
+        out.put("heightM", r.heightM());
+        out.put("standM", r.standM());
+        if (r.delivery() != null)
+            out.put(
+                    "delivery",
+                    new Out()
+                            .put("speedMs", r.delivery().speedMs())
+                            .put("fromM", r.delivery().fromM())
+                            .map);
+        out.put("steps", r.steps());
+        return out.map;
+    }
+
+    private static Map<String, Object> manner(Manner m) {
+        return new Out().put("feet", m.feet()).put("eyes", m.eyes()).put("attitude", m.attitude()).map;
+    }
+
+    private static Map<String, Object> doses(Doses d) {
+        return new Out()
+                .put(
+                        "clock",
+                        new Out()
+                                .put("workSec", d.clock().workSec())
+                                .put("sets", d.clock().sets())
+                                .put("restSec", d.clock().restSec())
+                                .map)
+                .put(
+                        "count",
+                        new Out()
+                                .put("reps", d.count().reps())
+                                .put("sets", d.count().sets())
+                                .put("restSec", d.count().restSec())
+                                .map)
+                .put("gate", new Out().put("limitSec", d.gate().limitSec()).map)
+                .put(
+                        "staircase",
+                        new Out()
+                                .put("makesToStep", d.staircase().makesToStep())
+                                .put("onMiss", d.staircase().onMiss())
+                                .put("stepM", d.staircase().stepM())
+                                .put("limitSec", d.staircase().limitSec())
+                                .map)
+                .map;
+    }
+
+    /** A mapping in the order in which it is filled; what is absent or empty is left out. */
+    private static final class Out {
+        private final Map<String, Object> map = new LinkedHashMap<>();
+
+        Out put(String field, Object value) {
+            Object written = written(value);
+            if (written != null && !(written instanceof Collection<?> c && c.isEmpty())) map.put(field, written);
+            return this;
+        }
+
+        private static Object written(Object value) {
+            if (value instanceof Enum<?> word) return Fields.small(word);
+            if (value instanceof Collection<?> list)
+                return list.stream().map(Out::written).toList();
+            return value;
+        }
+    }
+}
