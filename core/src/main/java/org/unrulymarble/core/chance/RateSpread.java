@@ -25,11 +25,26 @@ public final class RateSpread {
 
     private final double[] weights = new double[POINTS];
     private int pupils;
+    private double lastA = Double.NaN;
+    private double lastB;
+    private double[] last;
 
     /** Adds one pupil. */
     public RateSpread add(double planningShare, int hits, int misses) {
         double a = PRIOR_TRIES * planningShare + hits - 1;
         double b = PRIOR_TRIES * (1 - planningShare) + misses - 1;
+        // Whoever has no tries is known as little as the next one.
+        if (a != lastA || b != lastB) {
+            last = shape(a, b);
+            lastA = a;
+            lastB = b;
+        }
+        for (int i = 0; i < POINTS; i++) weights[i] += last[i];
+        pupils++;
+        return this;
+    }
+
+    private static double[] shape(double a, double b) {
         double[] logs = new double[POINTS];
         double most = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < POINTS; i++) {
@@ -38,9 +53,8 @@ public final class RateSpread {
         }
         double sum = 0;
         for (int i = 0; i < POINTS; i++) sum += logs[i] = Math.exp(logs[i] - most);
-        for (int i = 0; i < POINTS; i++) weights[i] += logs[i] / sum;
-        pupils++;
-        return this;
+        for (int i = 0; i < POINTS; i++) logs[i] /= sum;
+        return logs;
     }
 
     /** The mean of a figure over pupils and what is not known of them; 0 for nobody. */

@@ -58,11 +58,13 @@ public record Layout(Spots spots, int leftFree, int leftForWindows) {
         double roomAcross = ask.place().size().widthM();
         double slackAlong = roomAlong - f.edgeM() - end(grid, true);
         double slackAcross = f.needsWall() ? 0 : roomAcross - f.edgeM() - end(grid, false);
+        List<Area> kept = keptFree(ask);
+        List<Feature> windows = ask.windowsHurt() ? windows(ask.place()) : List.of();
         Try best = null;
         for (int i = 0; i <= SLIDES; i++)
             for (int j = 0; j <= SLIDES; j++) {
                 if ((i > 0 && slackAlong <= 1e-9) || (j > 0 && slackAcross <= 1e-9)) continue;
-                Try there = at(ask, grid, turned, slackAlong * i / SLIDES, slackAcross * j / SLIDES);
+                Try there = at(grid, kept, windows, turned, slackAlong * i / SLIDES, slackAcross * j / SLIDES);
                 if (best == null || there.left().size() > best.left().size()) best = there;
                 if (best.left().size() == grid.placed().size()) return best;
             }
@@ -76,34 +78,50 @@ public record Layout(Spots spots, int leftFree, int leftForWindows) {
                 .orElse(0);
     }
 
-    private static Try at(LayoutAsk ask, Spots grid, boolean turned, double byX, double byY) {
-        Place place = ask.place();
-        List<Spots.Placed> left = new ArrayList<>();
+    private static Try at(Spots grid, List<Area> kept, List<Feature> windows, boolean turned, double byX, double byY) {
+        List<Spots.Placed> left = new ArrayList<>(grid.placed().size());
         int free = 0;
-        int windows = 0;
+        int beside = 0;
         for (Spots.Placed spot : grid.placed()) {
             Area area = new Area(spot.xM() + byX, spot.yM() + byY, spot.alongM(), spot.acrossM());
             Area inRoom = turned ? area.turned() : area;
-            if (blocked(place, inRoom, ask.freeM())) free++;
-            else if (ask.windowsHurt() && beforeWindow(place, inRoom)) windows++;
+            if (meetsAny(inRoom, kept)) free++;
+            else if (beforeAny(windows, inRoom)) beside++;
             else left.add(new Spots.Placed(area.xM(), area.yM(), area.alongM(), area.acrossM()));
         }
-        return new Try(left, free, windows, byX + byY);
+        return new Try(left, free, beside, byX + byY);
     }
 
-    private static boolean blocked(Place place, Area spot, double freeM) {
-        return place.features().stream()
+    /** The floor that nobody stands on. */
+    private static List<Area> keptFree(LayoutAsk ask) {
+        return ask.place().features().stream()
                 .filter(f -> f.wayThrough() || f.depthM() > 0)
-                .anyMatch(f -> spot.meets(f.area(place.size(), freeM)));
+                .map(f -> f.area(ask.place().size(), ask.freeM()))
+                .toList();
+    }
+
+    /** The windows in the wall that is thrown at. */
+    private static List<Feature> windows(Place place) {
+        Feature.Edge edge = place.wallAlongLength() ? Feature.Edge.TOP : Feature.Edge.LEFT;
+        return place.features().stream()
+                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
+                .toList();
+    }
+
+    // Plain loops: this is asked for every spot of every place of every task that might take another's place.
+    private static boolean meetsAny(Area spot, List<Area> areas) {
+        for (Area area : areas) if (spot.meets(area)) return true;
+        return false;
     }
 
     /** The stretch of wall that a spot throws at, from its own side to side. */
-    private static boolean beforeWindow(Place place, Area spot) {
-        Feature.Edge edge = place.wallAlongLength() ? Feature.Edge.TOP : Feature.Edge.LEFT;
-        double from = edge == Feature.Edge.TOP ? spot.xM() : spot.yM();
-        double to = from + (edge == Feature.Edge.TOP ? spot.alongM() : spot.acrossM());
-        return place.features().stream()
-                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
-                .anyMatch(f -> from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9);
+    private static boolean beforeAny(List<Feature> windows, Area spot) {
+        for (Feature f : windows) {
+            boolean top = f.edge() == Feature.Edge.TOP;
+            double from = top ? spot.xM() : spot.yM();
+            double to = from + (top ? spot.alongM() : spot.acrossM());
+            if (from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9) return true;
+        }
+        return false;
     }
 }

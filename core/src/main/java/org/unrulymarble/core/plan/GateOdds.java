@@ -19,11 +19,21 @@ public final class GateOdds {
                 : placed.block().gate();
     }
 
-    /** Chance that a pupil of this class meets a gate on every side in one of the sets; empty where that cannot be told. */
-    public static Optional<Double> chance(Placed placed, Gate gate, Setting setting) {
-        return chance(placed, gate, rates(placed, setting));
+    /** The highest reach below a gate's that a pupil of this class meets likely enough, 0 if none; more is never likelier. */
+    public static int highest(Placed placed, Gate gate, double wanted, Setting setting) {
+        RateSpread rates = rates(placed, setting);
+        int enough = 0;
+        int tooMuch = gate.reach();
+        while (tooMuch - enough > 1) {
+            int middle = (enough + tooMuch) >>> 1;
+            Gate lower = new Gate(middle, gate.of(), gate.inSec());
+            if (chance(placed, lower, rates).orElse(0.0) >= wanted) enough = middle;
+            else tooMuch = middle;
+        }
+        return enough;
     }
 
+    /** Chance that a pupil of this class meets a gate on every side in one of the sets; empty where that cannot be told. */
     static Optional<Double> chance(Placed placed, Gate gate, RateSpread rates) {
         Rung rung = placed.rung();
         if (!GateChance.known(rung.measure())) return Optional.empty();

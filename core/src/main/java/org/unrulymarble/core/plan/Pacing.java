@@ -1,5 +1,7 @@
 package org.unrulymarble.core.plan;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
@@ -46,7 +48,9 @@ public record Pacing(
             case CLOCK -> new Pacing(unknown, null, null, reach(placed, rates, setting), null, null, null);
             case STAIRCASE -> staircase(placed, rates, unknown);
             case COUNT, GATE, SELF_PACED -> {
-                DoubleUnaryOperator through = through(placed, rates);
+                Map<Double, Double> known = new HashMap<>();
+                DoubleUnaryOperator asked = through(placed, rates);
+                DoubleUnaryOperator through = sec -> known.computeIfAbsent(sec, asked::applyAsDouble);
                 double longest = LONGEST * placed.workSec();
                 yield new Pacing(
                         unknown,

@@ -94,7 +94,7 @@ class LessonController {
 
     @GetMapping("/{id}")
     LessonView one(@PathVariable UUID id) {
-        return view(lessons.see(id));
+        return view(lessons.ready(id));
     }
 
     @PostMapping
@@ -120,8 +120,9 @@ class LessonController {
         lessons.remove(id);
     }
 
-    private LessonView view(LessonService.Known k) {
-        Setting setting = lessons.setting(k);
+    private static LessonView view(LessonService.Ready ready) {
+        LessonService.Known k = ready.known();
+        Setting setting = ready.setting();
         Findings checked = Findings.of(k.lesson(), setting);
         return new LessonView(
                 k.id(),

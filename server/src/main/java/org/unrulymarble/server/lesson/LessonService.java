@@ -69,6 +69,9 @@ public class LessonService {
     public record Known(
             UUID id, long version, String name, LocalDate onDay, Lesson lesson, Roster roster, SpaceRow space) {}
 
+    /** A lesson, and all that it is planned for as that stands now. */
+    public record Ready(Known known, Setting setting) {}
+
     /** Lessons of the asker's classes, or of one of them, by day. */
     @Transactional(readOnly = true)
     List<Known> all(UUID classId) {
@@ -87,13 +90,19 @@ public class LessonService {
         return known(rows.findById(id).orElseThrow(NotFound::new));
     }
 
-    public Known create(LessonDoc doc) {
+    @Transactional(readOnly = true)
+    public Ready ready(UUID id) {
+        Known known = see(id);
+        return new Ready(known, setting(known));
+    }
+
+    public Ready create(LessonDoc doc) {
         SchoolClass schoolClass = access.teach(doc.classId());
         return save(new LessonRow(UUID.randomUUID(), schoolClass.id()), doc);
     }
 
     /** @throws Stale when it was changed since; nothing is saved then */
-    Known change(UUID id, LessonDoc doc) {
+    Ready change(UUID id, LessonDoc doc) {
         LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
         access.teach(row.classId());
         Stale.unless(row.version(), doc.version());
@@ -106,9 +115,7 @@ public class LessonService {
         rows.delete(row);
     }
 
-    /** All that a lesson is planned for, as it stands now. */
-    @Transactional(readOnly = true)
-    public Setting setting(Known known) {
+    private Setting setting(Known known) {
         return setting(known.roster().classId(), known.space(), known.lesson());
     }
 
@@ -142,17 +149,18 @@ public class LessonService {
         return Findings.mended(known.lesson(), setting(known), finding);
     }
 
-    private Known save(LessonRow row, LessonDoc doc) {
+    private Ready save(LessonRow row, LessonDoc doc) {
         SpaceRow space = spaces.findById(doc.spaceId())
                 .orElseThrow(() ->
                         new Refused("spaceId", Fault.Rule.UNKNOWN, doc.spaceId().toString()));
+        Setting setting = setting(row.classId(), space, doc.lesson());
         try {
-            Placed.all(doc.lesson(), setting(row.classId(), space, doc.lesson()));
+            Placed.all(doc.lesson(), setting);
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }
         row.change(doc.name().strip(), doc.onDay(), space.id(), json.writeValueAsString(doc.lesson()));
-        return known(rows.saveAndFlush(row));
+        return new Ready(known(rows.saveAndFlush(row)), setting);
     }
 
     private Known known(LessonRow row) {

@@ -79,18 +79,19 @@ public class RunService {
 
     /** Begins a run of a lesson, or goes on with the one that is not finished. */
     Run begin(UUID lessonId) {
-        LessonService.Known lesson = lessons.see(lessonId == null ? new UUID(0, 0) : lessonId);
+        LessonService.Ready lesson = lessons.ready(lessonId == null ? new UUID(0, 0) : lessonId);
         RunRow row = runs.findFirstByLessonIdAndFinishedFalse(lessonId)
                 .orElseGet(() -> runs.saveAndFlush(new RunRow(
                         UUID.randomUUID(),
                         lessonId,
-                        lesson.roster().classId(),
+                        lesson.known().roster().classId(),
                         LocalDate.now(clock),
                         json.writeValueAsString(sheet(lesson)))));
         return run(row);
     }
 
-    private Sheet sheet(LessonService.Known lesson) {
+    private Sheet sheet(LessonService.Ready ready) {
+        LessonService.Known lesson = ready.known();
         Roster roster = lesson.roster();
         new Checks()
                 .entries("pupils", roster.pupils(), 1, 500)
@@ -101,7 +102,7 @@ public class RunService {
                         Fault.Rule.ONE_OF,
                         Lesson.Audience.CLASS)
                 .done();
-        RunScript script = ScriptWriter.write(lesson.lesson(), lessons.setting(lesson));
+        RunScript script = ScriptWriter.write(lesson.lesson(), ready.setting());
         Set<String> used = new HashSet<>();
         script.blocks().forEach(b -> {
             used.add(b.ladderId());

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan.findings;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -28,19 +29,29 @@ record Kin(Ladder ladder, Rung rung) {
 
     /** The nearest of kin that is sound here and as wished; ties by the catalogue's order. */
     static Optional<Kin> of(View view, Placed p, Predicate<Kin> wish) {
+        return view.kin(p).stream()
+                .filter(wish)
+                .filter(kin -> view.soundOnce(p, kin, () -> kin.sound(view, p)))
+                .findFirst();
+    }
+
+    /** All that could take a task's place, the likest first. */
+    static List<Kin> nearestFirst(View view, Placed p) {
         Set<String> used = view.lesson().blocks().stream()
                 .map(Block::ladderId)
-                .filter(java.util.Objects::nonNull)
+                .filter(Objects::nonNull)
                 .collect(Collectors.toSet());
         return view.setting().catalogue().all().stream()
                 .filter(l -> !l.id().equals(p.ladder().id())
                         && l.part() == p.ladder().part())
-                .sorted(Comparator.comparingInt((Ladder l) -> -likeness(l, p.ladder(), used)))
-                .map(l -> new Kin(l, l.rungs().get(0)))
-                .filter(wish)
-                .filter(kin -> kin.sound(view, p))
-                .findFirst();
+                .map(l -> new Ranked(
+                        likeness(l, p.ladder(), used), new Kin(l, l.rungs().get(0))))
+                .sorted(Comparator.comparingInt((Ranked r) -> -r.likeness()))
+                .map(Ranked::kin)
+                .toList();
     }
+
+    private record Ranked(int likeness, Kin kin) {}
 
     private static int likeness(Ladder a, Ladder b, Set<String> used) {
         int sports = (int) a.sports().stream().filter(b.sports()::contains).count();

@@ -70,16 +70,12 @@ final class PacingChecks {
 
     /** The highest gate that enough of them can be expected to reach. */
     private Optional<Change> lowerGate(Placed p, Gate gate, double wanted) {
-        for (int reach = gate.reach() - 1; reach >= 1; reach--) {
-            Gate lower = new Gate(reach, gate.of(), gate.inSec());
-            if (GateOdds.chance(p, lower, view.setting()).orElse(0.0) < wanted) continue;
-            String id = p.block().id();
-            return Optional.of(Change.of(
-                    Mend.Kind.GATE_THAT_SUITS,
-                    Map.of("reach", reach),
-                    lesson -> lesson.change(id, d -> d.gate = lower)));
-        }
-        return Optional.empty();
+        int reach = GateOdds.highest(p, gate, wanted, view.setting());
+        if (reach < 1) return Optional.empty();
+        Gate lower = new Gate(reach, gate.of(), gate.inSec());
+        String id = p.block().id();
+        return Optional.of(Change.of(
+                Mend.Kind.GATE_THAT_SUITS, Map.of("reach", reach), lesson -> lesson.change(id, d -> d.gate = lower)));
     }
 
     private void count(Placed p, BlockPlan block) {

@@ -1,9 +1,12 @@
 package org.unrulymarble.core.plan.findings;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Rung;
@@ -18,15 +21,36 @@ import org.unrulymarble.core.planning.Planning;
  * A lesson as the checks look at it.
  *
  * @param trial whether it is only asked if something stands against it: then no mend is looked for
+ * @param known what several findings of one lesson ask again
  */
-record View(Lesson lesson, Setting setting, List<Placed> placed, boolean trial) {
+record View(Lesson lesson, Setting setting, List<Placed> placed, boolean trial, Known known) {
+
+    /** Worked out once for each block of a lesson. */
+    record Known(Map<String, List<Kin>> kin, Map<List<String>, Boolean> sound) {
+        Known() {
+            this(new HashMap<>(), new HashMap<>());
+        }
+    }
 
     static View of(Lesson lesson, Setting setting) {
-        return new View(lesson, setting, Placed.all(lesson, setting), false);
+        return new View(lesson, setting, Placed.all(lesson, setting), false, new Known());
     }
 
     static View trial(Lesson lesson, Setting setting) {
-        return new View(lesson, setting, Placed.all(lesson, setting), true);
+        return new View(lesson, setting, Placed.all(lesson, setting), true, new Known());
+    }
+
+    List<Kin> kin(Placed p) {
+        return known.kin.computeIfAbsent(p.block().id(), id -> Kin.nearestFirst(this, p));
+    }
+
+    boolean soundOnce(Placed p, Kin kin, BooleanSupplier sound) {
+        List<String> key = List.of(p.block().id(), kin.ladder().id());
+        Boolean before = known.sound.get(key);
+        if (before != null) return before;
+        boolean now = sound.getAsBoolean();
+        known.sound.put(key, now);
+        return now;
     }
 
     Planning.Thresholds thresholds() {
