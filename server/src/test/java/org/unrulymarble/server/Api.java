@@ -73,7 +73,10 @@ class Api {
             if (fresh == null) fresh = response.getCookie("SESSION");
             if (fresh != null) session = fresh;
             String text = response.getContentAsString(StandardCharsets.UTF_8);
-            return new Answer(response.getStatus(), text.isEmpty() ? null : json.readTree(text), text);
+            return new Answer(
+                    response.getStatus(),
+                    text.startsWith("{") || text.startsWith("[") ? json.readTree(text) : null,
+                    text);
         } catch (Exception e) {
             throw new AssertionError(method + " " + path, e);
         }

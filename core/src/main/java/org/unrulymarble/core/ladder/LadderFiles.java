@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.kit.KitKinds;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -62,8 +63,7 @@ public final class LadderFiles {
      * @throws BadLadderFile naming line, ladder, field and reason, for each ladder that is wrong
      */
     public static List<Ladder> read(String file, String text, KitKinds kinds) {
-        // JSON may be set with tabs, which YAML refuses; within its texts there can be none.
-        String yaml = text.stripLeading().startsWith("{") ? text.replace('\t', ' ') : text;
+        String yaml = withoutTabs(text);
         Object document = load(file, yaml);
         List<BadLadderFile.Trouble> troubles = new ArrayList<>();
         List<Ladder> ladders = new ArrayList<>();
@@ -102,6 +102,29 @@ public final class LadderFiles {
         }
         if (!troubles.isEmpty()) throw new BadLadderFile(file, troubles);
         return ladders;
+    }
+
+    /**
+     * A ladder that did not come from a file, looked at as strictly as one that did; names and making of its kit are those of the kinds.
+     *
+     * @throws Refused naming the field, also for a kind of kit that is not known
+     */
+    public static Ladder checked(Ladder ladder, KitKinds kinds) {
+        try {
+            return new LadderShape(kinds).ladder(new Fields(LadderWriter.ladder(ladder)), null);
+        } catch (Fields.Unreadable e) {
+            throw new Refused(e.faults());
+        }
+    }
+
+    /** On which line of a readable file something stands, from 1; the path is such as {@code ladders[2].id}. */
+    public static int line(String text, String path) {
+        return new Lines(withoutTabs(text)).of(path);
+    }
+
+    /** JSON may be set with tabs, which YAML refuses; within its texts there can be none. */
+    private static String withoutTabs(String text) {
+        return text.stripLeading().startsWith("{") ? text.replace('\t', ' ') : text;
     }
 
     private static Object load(String file, String yaml) {

@@ -34,7 +34,7 @@ public final class LadderWriter {
         return new Yaml(options).dump(file(ladders));
     }
 
-    private static Map<String, Object> ladder(Ladder l) {
+    static Map<String, Object> ladder(Ladder l) {
         Out out = new Out();
         out.put("id", l.id());
         out.put("family", l.family());

@@ -13,6 +13,9 @@ import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.clock.RestRule;
 import org.unrulymarble.core.clock.Timing;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.plan.Adaptation;
@@ -25,6 +28,7 @@ import org.unrulymarble.core.plan.ScriptWriter;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.World;
 import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.plan.findings.Fits;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.core.score.RunScript;
 
@@ -51,6 +55,7 @@ public class ClockBench {
     private final LessonClock.ClockAsk ask;
     private final Lesson lesson;
     private final Setting setting = World.setting(World.LOFT, 32);
+    private final Search search = new Search(World.CATALOGUE.all());
     private final Lesson byGate;
     private final Setting corridor = new Setting(
             new Place(
@@ -124,5 +129,23 @@ public class ClockBench {
     @Benchmark
     public Findings findings() {
         return Findings.of(byGate, corridor);
+    }
+
+    @Benchmark
+    public List<Fits> whatFitsHere() {
+        Fits.When now = new Fits.When(Lesson.Audience.CLASS, 600);
+        return World.CATALOGUE.all().stream()
+                .map(ladder -> Fits.of(ladder, corridor, now))
+                .toList();
+    }
+
+    @Benchmark
+    public List<Ladder> search() {
+        return search.among(new Search.Wanted("two hands wall", null, null, null, null, null));
+    }
+
+    @Benchmark
+    public Catalogue readCatalogue() {
+        return Catalogue.shipped();
     }
 }

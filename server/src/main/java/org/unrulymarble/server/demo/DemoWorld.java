@@ -16,12 +16,12 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.kit.KitKinds;
-import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.server.account.Account;
 import org.unrulymarble.server.account.AccountService;
 import org.unrulymarble.server.account.Role;
 import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonDoc;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.record.RecordService;
@@ -47,7 +47,7 @@ class DemoWorld {
     private final AccountService accounts;
     private final LessonService lessons;
     private final RecordService records;
-    private final Catalogue catalogue;
+    private final LadderService ladders;
     private final KitService kit;
     private final KitKinds kinds;
     private final EntityManager store;
@@ -57,7 +57,7 @@ class DemoWorld {
             AccountService accounts,
             LessonService lessons,
             RecordService records,
-            Catalogue catalogue,
+            LadderService ladders,
             KitService kit,
             KitKinds kinds,
             EntityManager store,
@@ -67,7 +67,7 @@ class DemoWorld {
         this.accounts = accounts;
         this.lessons = lessons;
         this.records = records;
-        this.catalogue = catalogue;
+        this.ladders = ladders;
         this.store = store;
         this.clock = clock;
     }
@@ -89,7 +89,7 @@ class DemoWorld {
         store.flush();
         kit.put(DemoStore.kit(kinds));
 
-        DemoLessons plans = new DemoLessons(catalogue);
+        DemoLessons plans = new DemoLessons(ladders.catalogue());
         LocalDate tuesday = next(DayOfWeek.TUESDAY);
         LocalDate thursday = next(DayOfWeek.THURSDAY);
         as(okafor, () -> {
@@ -135,7 +135,7 @@ class DemoWorld {
     }
 
     private void history(SchoolClass c, SpaceRow space, LocalDate nextLesson, DemoLessons plans, long seed) {
-        DemoHistory history = new DemoHistory(catalogue, c.pupils(), seed);
+        DemoHistory history = new DemoHistory(ladders.catalogue(), c.pupils(), seed);
         for (int n = 0; n < LESSONS_BEFORE; n++) {
             int fromLast = LESSONS_BEFORE - 1 - n;
             // Twelve weeks hold eleven lessons: one week, the sixth back, was a holiday.

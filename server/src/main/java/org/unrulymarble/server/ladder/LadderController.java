@@ -1,28 +1,46 @@
 package org.unrulymarble.server.ladder;
 
 import java.util.List;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Aspect;
+import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Noise;
+import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.core.place.Footprint;
 
+/** Looking into the catalogue. */
 @RestController
 @RequestMapping("/api/ladders")
 class LadderController {
 
-    private final Catalogue catalogue;
+    private final LadderService ladders;
 
-    LadderController(Catalogue catalogue) {
-        this.catalogue = catalogue;
+    LadderController(LadderService ladders) {
+        this.ladders = ladders;
     }
 
+    /** All that are known, those that were retired among them. */
     @GetMapping
     List<Ladder> all() {
-        return catalogue.all();
+        return ladders.catalogue().known();
+    }
+
+    /** Ids of what is on offer and wanted, best first. */
+    @GetMapping("/search")
+    List<String> search(
+            @RequestParam(required = false) String words,
+            @RequestParam(required = false) String sport,
+            @RequestParam(required = false) Family family,
+            @RequestParam(required = false) Aspect aspect,
+            @RequestParam(required = false) Integer people,
+            @RequestParam(required = false) Noise noise) {
+        return ladders.search(new Search.Wanted(words, sport, family, aspect, people, noise)).stream()
+                .map(Ladder::id)
+                .toList();
     }
 
     /** The floor that a ladder's tasks take, and how its crew splits: {@code workingAtOnce} of {@code perSpot}. */
@@ -30,17 +48,8 @@ class LadderController {
 
     @GetMapping("/footprints")
     List<LadderFootprint> footprints() {
-        return catalogue.all().stream()
+        return ladders.catalogue().all().stream()
                 .map(l -> new LadderFootprint(l.id(), l.name(), l.footprint(), l.perSpot(), l.workingAtOnce()))
                 .toList();
-    }
-
-    @Configuration
-    static class Shipped {
-        /** A bad ladder file stops the start, with file, ladder, field and reason. */
-        @Bean
-        Catalogue catalogue() {
-            return Catalogue.shipped();
-        }
     }
 }

@@ -12,13 +12,13 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
-import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.planning.Planning;
+import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 import org.unrulymarble.server.record.RecordService;
@@ -37,7 +37,7 @@ public class LessonService {
     private final LessonRows rows;
     private final ClassAccess access;
     private final Spaces spaces;
-    private final Catalogue catalogue;
+    private final LadderService ladders;
     private final KitService kit;
     private final RecordService records;
     private final Planning planning;
@@ -48,7 +48,7 @@ public class LessonService {
             LessonRows rows,
             ClassAccess access,
             Spaces spaces,
-            Catalogue catalogue,
+            LadderService ladders,
             KitService kit,
             RecordService records,
             Planning planning,
@@ -61,7 +61,7 @@ public class LessonService {
         this.rows = rows;
         this.access = access;
         this.spaces = spaces;
-        this.catalogue = catalogue;
+        this.ladders = ladders;
         this.json = json;
     }
 
@@ -115,6 +115,13 @@ public class LessonService {
         rows.delete(row);
     }
 
+    /** A class in a space, before there is a lesson. */
+    @Transactional(readOnly = true)
+    Setting here(UUID classId, UUID spaceId) {
+        SpaceRow space = spaces.findById(spaceId).orElseThrow(NotFound::new);
+        return setting(classId, space, Lesson.of(60, Lesson.Audience.CLASS, List.of()));
+    }
+
     private Setting setting(Known known) {
         return setting(known.roster().classId(), known.space(), known.lesson());
     }
@@ -130,7 +137,7 @@ public class LessonService {
                 space.place(),
                 Roster.forPlan(schoolClass, LocalDate.now(clock).getYear()),
                 kit.kit(),
-                catalogue,
+                ladders.catalogue(),
                 planning,
                 records.standings(classId, ladderIds, ownRungs));
     }

@@ -23,6 +23,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.ladder.BadLadderFile;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.core.exc.StreamConstraintsException;
@@ -47,6 +48,26 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<Object> refused(Refused refused) {
         return badFields(refused.faults());
+    }
+
+    /** @param line in the file, from 1 */
+    record FileError(int line, String ladder, String field, String rule, String must) {}
+
+    @ExceptionHandler
+    ResponseEntity<Object> badFile(BadLadderFile bad) {
+        ProblemDetail problem =
+                problem(HttpStatus.BAD_REQUEST, "bad-file", bad.troubles().size());
+        problem.setProperty(
+                "troubles",
+                bad.troubles().stream()
+                        .map(t -> new FileError(
+                                t.line(),
+                                t.ladder(),
+                                t.fault().field(),
+                                t.fault().rule().name(),
+                                words.must(t.fault())))
+                        .toList());
+        return answer(problem);
     }
 
     @ExceptionHandler

@@ -35,6 +35,16 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
         long getMisses();
     }
 
+    @Query(
+            "select a.rungId as rungId, count(a) as times from AttemptRow a where a.ladderId = :ladderId group by a.rungId")
+    List<RungCount> countByRung(String ladderId);
+
+    interface RungCount {
+        String getRungId();
+
+        long getTimes();
+    }
+
     @Modifying
     @Query("delete from AttemptRow a where a.runId = :runId")
     void deleteOfRun(UUID runId);

@@ -16,6 +16,7 @@ import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.TriedShare;
+import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
 import org.unrulymarble.server.store.PupilDetails;
@@ -28,12 +29,12 @@ class RecordController {
 
     private final RecordService records;
     private final ClassAccess access;
-    private final Catalogue catalogue;
+    private final LadderService ladders;
 
-    RecordController(RecordService records, ClassAccess access, Catalogue catalogue) {
+    RecordController(RecordService records, ClassAccess access, LadderService ladders) {
         this.records = records;
         this.access = access;
-        this.catalogue = catalogue;
+        this.ladders = ladders;
     }
 
     record Row(UUID pupilId, String name) {}
@@ -76,7 +77,7 @@ class RecordController {
                 c.id(),
                 c.name(),
                 c.pupils().stream().map(p -> new Row(p.id(), p.name())).toList(),
-                catalogue.all().stream()
+                ladders.catalogue().known().stream()
                         .map(l -> l.id())
                         .filter(l ->
                                 challenges.stream().anyMatch(ch -> ch.ladderId().equals(l)))
@@ -98,6 +99,7 @@ class RecordController {
     PupilRecord ofPupil(@PathVariable UUID id) {
         Pupil pupil = access.pupil(id);
         List<Attempt> attempts = records.attemptsOfPupil(id);
+        Catalogue catalogue = ladders.catalogue();
         List<Tried> tried = new ArrayList<>(attempts.stream()
                 .map(a -> new Tried(
                         a,

@@ -5,21 +5,21 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.server.ladder.LadderService;
 
 @Service
 @Transactional
 public class RecordService {
 
     private final AttemptRows rows;
-    private final Catalogue catalogue;
+    private final LadderService ladders;
 
-    RecordService(AttemptRows rows, Catalogue catalogue) {
+    RecordService(AttemptRows rows, LadderService ladders) {
         this.rows = rows;
-        this.catalogue = catalogue;
+        this.ladders = ladders;
     }
 
     /** Puts what a run recorded in the place of what was recorded of it before; all or nothing. */
@@ -71,6 +71,6 @@ public class RecordService {
     }
 
     List<Challenge> challengesOf(List<Attempt> attempts) {
-        return Challenge.of(attempts, catalogue);
+        return Challenge.of(attempts, ladders.catalogue());
     }
 }

@@ -13,7 +13,6 @@ import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Segment;
-import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.ScriptWriter;
@@ -24,6 +23,7 @@ import org.unrulymarble.core.score.RunLog;
 import org.unrulymarble.core.score.RunScript;
 import org.unrulymarble.core.score.RunState;
 import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.record.RecordService;
@@ -41,7 +41,7 @@ public class RunService {
     private final LessonService lessons;
     private final RecordService records;
     private final ClassAccess access;
-    private final Catalogue catalogue;
+    private final LadderService ladders;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -51,7 +51,7 @@ public class RunService {
             LessonService lessons,
             RecordService records,
             ClassAccess access,
-            Catalogue catalogue,
+            LadderService ladders,
             JsonMapper json,
             Clock clock) {
         this.runs = runs;
@@ -59,7 +59,7 @@ public class RunService {
         this.lessons = lessons;
         this.records = records;
         this.access = access;
-        this.catalogue = catalogue;
+        this.ladders = ladders;
         this.json = json;
         this.clock = clock;
     }
@@ -114,7 +114,9 @@ public class RunService {
                 lesson.space().name(),
                 lesson.lesson().minutes(),
                 roster.pupils(),
-                catalogue.all().stream().filter(l -> used.contains(l.id())).toList(),
+                ladders.catalogue().known().stream()
+                        .filter(l -> used.contains(l.id()))
+                        .toList(),
                 script);
     }
 
@@ -184,7 +186,10 @@ public class RunService {
     private Attempt attempt(RunRow row, Sheet sheet, RoundResult r) {
         Segment segment = sheet.script().segment(r.segment());
         RunScript.ScriptBlock block = sheet.script().blockOf(segment);
-        String ball = catalogue.ladder(block.ladderId()).flatMap(Ladder::ball).orElse(null);
+        String ball = ladders.catalogue()
+                .ladder(block.ladderId())
+                .flatMap(Ladder::ball)
+                .orElse(null);
         String rungId = block.rungOf(r.pupilId());
         return new Attempt(
                 r.pupilId(),

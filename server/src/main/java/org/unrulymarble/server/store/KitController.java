@@ -1,6 +1,5 @@
 package org.unrulymarble.server.store;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -34,9 +33,11 @@ class KitController {
     private final KitItems items;
     private final StandIns standIns;
     private final KitKinds kinds;
+    private final KitService service;
     private final ClassAccess access;
 
-    KitController(KitItems items, StandIns standIns, KitKinds kinds, ClassAccess access) {
+    KitController(KitItems items, StandIns standIns, KitKinds kinds, KitService service, ClassAccess access) {
+        this.service = service;
         this.items = items;
         this.standIns = standIns;
         this.kinds = kinds;
@@ -79,15 +80,10 @@ class KitController {
     StoreView all() {
         List<ItemView> views =
                 items.findAllByOrderByName().stream().map(KitController::view).toList();
-        List<KitKind> all = new ArrayList<>(kinds.all());
-        for (ItemView v : views) {
-            all.removeIf(k -> k.id().equals(v.kind().id()));
-            all.add(v.kind());
-        }
         return new StoreView(
                 views,
                 standIns.findAll().stream().map(KitController::view).toList(),
-                all,
+                service.kinds().all(),
                 KitFits.among(views.stream()
                         .map(ItemView::kind)
                         .flatMap(k -> Stream.of(k))

@@ -1,5 +1,6 @@
 package org.unrulymarble.server.store;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.context.annotation.Bean;
@@ -7,6 +8,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.kit.Kit;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
 
 /** The kit of the school, as the core counts with it. */
@@ -30,6 +32,18 @@ public class KitService {
                 kinds,
                 items.findAll().stream().map(KitItemRow::held).toList(),
                 standIns.findAll().stream().map(StandInRow::rule).toList());
+    }
+
+    /** All kinds that are known: the shipped ones with this school's changes, then its own. */
+    @Transactional(readOnly = true)
+    public KitKinds kinds() {
+        List<KitKind> all = new ArrayList<>(kinds.all());
+        for (KitItemRow item : items.findAllByOrderByName()) {
+            KitKind kind = item.held().kind();
+            all.removeIf(k -> k.id().equals(kind.id()));
+            all.add(kind);
+        }
+        return new KitKinds(all);
     }
 
     public void put(List<Kit.Held> held) {

@@ -8,8 +8,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
-import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
@@ -54,11 +52,6 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
                 .findFirst()
                 .map(f -> f.change().apply(lesson))
                 .orElseThrow(() -> new Refused("finding", Fault.Rule.UNKNOWN, findingId));
-    }
-
-    /** What stands against one rung of a ladder in a setting; nothing if it fits here and now. */
-    public static List<Finding> against(Ladder ladder, Rung rung, Setting setting) {
-        return Kin.against(ladder, rung, setting);
     }
 
     private static List<Found> found(View view, LessonPlan plan) {

@@ -13,7 +13,6 @@ import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.Placed;
-import org.unrulymarble.core.plan.Setting;
 
 /** Another task that keeps as much as it can of the aim of one that cannot stay: its family, its sports, what it trains. */
 record Kin(Ladder ladder, Rung rung) {
@@ -93,15 +92,5 @@ record Kin(Ladder ladder, Rung rung) {
         d.mostSpots = null;
         d.variants = List.of();
         d.counted = ladder.counted();
-    }
-
-    /** What stands against a task in a setting, as a block of its own with its planning dose; nothing if it fits here. */
-    static List<Finding> against(Ladder ladder, Rung rung, Setting setting) {
-        Block block = BlockDraft.on("trial", ladder, rung).block();
-        View trial = View.trial(
-                org.unrulymarble.core.plan.Lesson.of(
-                        60, org.unrulymarble.core.plan.Lesson.Audience.CLASS, List.of(block)),
-                setting);
-        return TaskChecks.all(trial).stream().map(Found::finding).toList();
     }
 }

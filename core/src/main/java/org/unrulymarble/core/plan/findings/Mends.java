@@ -59,6 +59,7 @@ final class Mends {
 
     /** Another rung of the same ladder, the nearest below first, that is as wished and sound here. */
     Optional<Change> otherRung(Placed p, Predicate<Rung> wish) {
+        if (!view.mayLeaveTheTask()) return Optional.empty();
         List<Rung> rungs = p.ladder().rungs();
         int at = p.ladder().numberOf(p.rung().id());
         List<Rung> order = new ArrayList<>();
@@ -155,6 +156,7 @@ final class Mends {
 
     /** The nearest of kin that is sound here. */
     Optional<Change> otherTask(Placed p) {
+        if (!view.mayLeaveTheTask()) return Optional.empty();
         return Kin.of(view, p)
                 .map(kin -> Change.of(
                         Mend.Kind.OTHER_TASK,
@@ -163,6 +165,7 @@ final class Mends {
     }
 
     Optional<Change> remove(Placed p) {
+        if (!view.mayLeaveTheTask()) return Optional.empty();
         String id = p.block().id();
         return Optional.of(
                 Change.of(Mend.Kind.REMOVE, Map.of("task", p.ladder().name()), lesson -> removed(lesson, id)));

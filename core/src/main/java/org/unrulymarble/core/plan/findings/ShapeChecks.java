@@ -107,7 +107,7 @@ final class ShapeChecks {
         }
         for (Ladder ladder : view.setting().catalogue().all()) {
             if (ladder.part() != part) continue;
-            if (!Kin.against(ladder, ladder.rungs().get(0), view.setting()).isEmpty()) continue;
+            if (!Fits.soundHere(ladder, ladder.rungs().get(0), view.setting())) continue;
             return Change.of(
                     kind,
                     Map.of("task", ladder.name(), "seconds", MOBILITY_SEC),

@@ -20,10 +20,19 @@ import org.unrulymarble.core.planning.Planning;
 /**
  * A lesson as the checks look at it.
  *
- * @param trial whether it is only asked if something stands against it: then no mend is looked for
+ * @param looksFor what mends are looked for
  * @param known what several findings of one lesson ask again
  */
-record View(Lesson lesson, Setting setting, List<Placed> placed, boolean trial, Known known) {
+record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksFor, Known known) {
+
+    /** What mends are looked for. */
+    enum LooksFor {
+        ANY_MEND,
+        /** Only what keeps the task and its rung: for somebody who browses tasks. */
+        MENDS_OF_THE_TASK,
+        /** None: it is only asked if something stands against it. */
+        NO_MEND
+    }
 
     /** Worked out once for each block of a lesson. */
     record Known(Map<String, List<Kin>> kin, Map<List<String>, Boolean> sound) {
@@ -33,11 +42,24 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, boolean trial, 
     }
 
     static View of(Lesson lesson, Setting setting) {
-        return new View(lesson, setting, Placed.all(lesson, setting), false, new Known());
+        return new View(lesson, setting, Placed.all(lesson, setting), LooksFor.ANY_MEND, new Known());
     }
 
     static View trial(Lesson lesson, Setting setting) {
-        return new View(lesson, setting, Placed.all(lesson, setting), true, new Known());
+        return new View(lesson, setting, Placed.all(lesson, setting), LooksFor.NO_MEND, new Known());
+    }
+
+    static View browsing(Lesson lesson, Setting setting) {
+        return new View(lesson, setting, Placed.all(lesson, setting), LooksFor.MENDS_OF_THE_TASK, new Known());
+    }
+
+    boolean trial() {
+        return looksFor == LooksFor.NO_MEND;
+    }
+
+    /** Whether another rung or another task may be offered. */
+    boolean mayLeaveTheTask() {
+        return looksFor == LooksFor.ANY_MEND;
     }
 
     List<Kin> kin(Placed p) {

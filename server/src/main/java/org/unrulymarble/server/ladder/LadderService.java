@@ -1,0 +1,253 @@
+package org.unrulymarble.server.ladder;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.ladder.BadLadderFile;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.LadderFiles;
+import org.unrulymarble.core.ladder.Search;
+import org.unrulymarble.server.platform.NotFound;
+import org.unrulymarble.server.platform.Stale;
+import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.KitService;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The shipped ladders and the school's own, as one catalogue. */
+@Service
+@Transactional
+public class LadderService {
+
+    private final OwnLadders rows;
+    private final List<LadderUse> uses;
+    private final KitService kit;
+    private final ClassAccess access;
+    private final JsonMapper json;
+    private final Catalogue shipped;
+
+    /** Worked out anew after each change. */
+    private volatile Known known;
+
+    private final AtomicLong changes = new AtomicLong();
+
+    /** A bad shipped file stops the start, with file, line, ladder, field and reason. */
+    LadderService(OwnLadders rows, List<LadderUse> uses, KitService kit, ClassAccess access, JsonMapper json) {
+        this.rows = rows;
+        this.uses = uses;
+        this.kit = kit;
+        this.access = access;
+        this.json = json;
+        this.shipped = Catalogue.shipped();
+    }
+
+    private record Known(Catalogue catalogue, Search search) {}
+
+    /**
+     * A ladder of the school's own.
+     *
+     * @param used how often each rung is used by results and plans, by its id
+     */
+    record Own(String id, long version, boolean retired, Map<String, Long> used) {}
+
+    /** What an import did, or would do, with one ladder of the file. */
+    record Taken(String id, String name, int rungs, What what) {
+        enum What {
+            NEW,
+            CHANGED,
+            SAME
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Catalogue catalogue() {
+        return known().catalogue();
+    }
+
+    @Transactional(readOnly = true)
+    List<Ladder> search(Search.Wanted wanted) {
+        return known().search().among(wanted);
+    }
+
+    private Known known() {
+        Known now = known;
+        if (now != null) return now;
+        long before = changes.get();
+        List<Ladder> onOffer = new ArrayList<>(shipped.all());
+        List<Ladder> retired = new ArrayList<>();
+        for (OwnLadderRow row : rows.findAllByOrderById()) (row.retired() ? retired : onOffer).add(ladder(row));
+        now = new Known(new Catalogue(onOffer, retired), new Search(onOffer));
+        if (changes.get() == before) known = now;
+        return now;
+    }
+
+    /** Whoever asks while this goes on still gets the old catalogue, and the new one once it is kept. */
+    private void changed() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                changes.incrementAndGet();
+                known = null;
+            }
+        });
+    }
+
+    @Transactional(readOnly = true)
+    List<Own> own() {
+        return rows.findAllByOrderById().stream().map(this::view).toList();
+    }
+
+    /** @throws Refused also when the id is taken */
+    Own create(Ladder ladder) {
+        access.onlyTeachers();
+        Ladder checked = checked(ladder);
+        new Checks()
+                .that(shipped.ladder(checked.id()).isEmpty(), "ladder.id", Fault.Rule.SHIPPED, checked.id())
+                .that(!rows.existsById(checked.id()), "ladder.id", Fault.Rule.TWICE, checked.id())
+                .done();
+        return save(new OwnLadderRow(checked.id(), write(checked)));
+    }
+
+    /** @throws Refused also when a rung that is in use is gone */
+    Own change(String id, Long version, Ladder ladder) {
+        OwnLadderRow row = mine(id, version);
+        Ladder checked = checked(ladder);
+        new Checks()
+                .that(checked.id().equals(id), "ladder.id", Fault.Rule.ONE_OF, id)
+                .done();
+        lost(ladder(row), checked).ifPresent(fault -> {
+            throw new Refused(List.of(fault.under("ladder")));
+        });
+        row.change(write(checked));
+        return save(row);
+    }
+
+    Own retire(String id, Long version, boolean retired) {
+        OwnLadderRow row = mine(id, version);
+        row.retired(retired);
+        return save(row);
+    }
+
+    /** @throws Refused while anything uses it: it can be retired */
+    void remove(String id) {
+        access.onlyTeachers();
+        OwnLadderRow row = rows.findById(id).orElseThrow(NotFound::new);
+        long used = used(id).values().stream().mapToLong(n -> n).sum();
+        if (used > 0) throw new Refused("ladder", Fault.Rule.IN_USE, ladder(row).name(), used);
+        rows.delete(row);
+        changed();
+    }
+
+    /**
+     * Takes the ladders of a file, all or none: new ones, and changes to the school's own of the same id.
+     *
+     * @param dryRun only says what would be done
+     * @throws BadLadderFile naming line, ladder, field and reason
+     */
+    List<Taken> take(String fileName, String text, boolean dryRun) {
+        access.onlyTeachers();
+        List<Ladder> ladders = LadderFiles.read(fileName, text, kit.kinds());
+        List<BadLadderFile.Trouble> troubles = new ArrayList<>();
+        List<Taken> taken = new ArrayList<>();
+        for (int i = 0; i < ladders.size(); i++) {
+            Ladder ladder = ladders.get(i);
+            Optional<Ladder> ships = shipped.ladder(ladder.id());
+            Optional<OwnLadderRow> mine = rows.findById(ladder.id());
+            Optional<Fault> fault = ships.isPresent()
+                    ? Optional.of(new Fault("id", Fault.Rule.SHIPPED, List.of(ladder.id())))
+                            .filter(f -> !ships.get().equals(ladder))
+                    : mine.flatMap(row -> lost(ladder(row), ladder));
+            if (fault.isPresent()) {
+                int line = LadderFiles.line(
+                        text, "ladders[" + i + "]." + fault.get().field());
+                troubles.add(new BadLadderFile.Trouble(line, ladder.id(), fault.get()));
+                continue;
+            }
+            boolean same = ships.isPresent()
+                    || mine.filter(row -> ladder(row).equals(ladder)).isPresent();
+            taken.add(new Taken(
+                    ladder.id(),
+                    ladder.name(),
+                    ladder.rungs().size(),
+                    same ? Taken.What.SAME : mine.isPresent() ? Taken.What.CHANGED : Taken.What.NEW));
+            if (same || dryRun) continue;
+            OwnLadderRow row = mine.orElseGet(() -> new OwnLadderRow(ladder.id(), ""));
+            row.change(write(ladder));
+            rows.save(row);
+        }
+        // Nothing of a bad file is kept: throwing undoes what was saved above.
+        if (!troubles.isEmpty()) throw new BadLadderFile(fileName, troubles);
+        if (!dryRun) changed();
+        return taken;
+    }
+
+    /** A rung that is used and no longer there. */
+    private Optional<Fault> lost(Ladder before, Ladder after) {
+        Map<String, Long> used = used(before.id());
+        return before.rungs().stream()
+                .filter(r -> after.rung(r.id()).isEmpty() && used.getOrDefault(r.id(), 0L) > 0)
+                .findFirst()
+                .map(r -> new Fault("rungs", Fault.Rule.IN_USE, List.of(r.name(), used.get(r.id()))));
+    }
+
+    private Map<String, Long> used(String ladderId) {
+        Map<String, Long> sum = new HashMap<>();
+        for (LadderUse use : uses)
+            use.timesByRung(ladderId).forEach((rung, times) -> sum.merge(rung, times, Long::sum));
+        return sum;
+    }
+
+    private OwnLadderRow mine(String id, Long version) {
+        access.onlyTeachers();
+        OwnLadderRow row = rows.findById(id).orElseThrow(NotFound::new);
+        Stale.unless(row.version(), version);
+        return row;
+    }
+
+    private Ladder checked(Ladder ladder) {
+        try {
+            return LadderFiles.checked(ladder, kit.kinds());
+        } catch (Refused e) {
+            new Checks().under("ladder", e).done();
+            throw e;
+        }
+    }
+
+    private Own save(OwnLadderRow row) {
+        OwnLadderRow saved = rows.saveAndFlush(row);
+        changed();
+        return view(saved);
+    }
+
+    private Own view(OwnLadderRow row) {
+        return new Own(row.id(), row.version(), row.retired(), used(row.id()));
+    }
+
+    private Ladder ladder(OwnLadderRow row) {
+        return json.readValue(row.body(), Ladder.class);
+    }
+
+    private String write(Ladder ladder) {
+        return json.writeValueAsString(ladder);
+    }
+
+    /** The ladders of these ids, in the catalogue's order; all of the school's own for none. */
+    @Transactional(readOnly = true)
+    List<Ladder> these(List<String> ids) {
+        Stream<Ladder> all = catalogue().known().stream();
+        return ids == null || ids.isEmpty()
+                ? all.filter(l -> shipped.ladder(l.id()).isEmpty()).toList()
+                : all.filter(l -> ids.contains(l.id())).toList();
+    }
+}
