@@ -19,11 +19,17 @@ const PupilView = lazy(() => import("./views/pupils/pupil-view").then((m) => ({ 
 const MarksView = lazy(() => import("./views/marks/marks-view").then((m) => ({ default: m.MarksView })));
 const StoreView = lazy(() => import("./views/store/store-view").then((m) => ({ default: m.StoreView })));
 
+const LaddersView = lazy(() => import("./views/ladders/ladders-view").then((m) => ({ default: m.LaddersView })));
+const LadderView = lazy(() => import("./views/ladders/ladder-view").then((m) => ({ default: m.LadderView })));
+const NewLadder = lazy(() => import("./views/ladders/new-ladder").then((m) => ({ default: m.NewLadder })));
+const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => ({ default: m.EditLadder })));
+
 const views = [
   ["/", "Today"],
   ["/plan", "Plan"],
   ["/run", "Run"],
   ["/pupils", "Pupils"],
+  ["/ladders", "Ladders"],
   ["/marks", "Marks"],
   ["/store", "Store"],
 ] as const;
@@ -44,6 +50,10 @@ export function App() {
           <Route path="/run" element={<RunStart />} />
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
+          <Route path="/ladders" element={<LaddersView />} />
+          <Route path="/ladders/new" element={<NewLadder />} />
+          <Route path="/ladders/:id" element={<LadderView />} />
+          <Route path="/ladders/:id/edit" element={<EditLadder />} />
           <Route path="/marks" element={<MarksView />} />
           <Route path="/marks/:id" element={<MarksView />} />
           <Route path="/store/:part?" element={<StoreView />} />

@@ -176,7 +176,11 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
 };
 
 export function mend(f: Finding): [press: string, does: string] {
-  return f.mend ? mends[f.mend.kind](f.mend.figures) : ["", ""];
+  return f.mend ? mendOf(f.mend) : ["", ""];
+}
+
+export function mendOf(m: NonNullable<Finding["mend"]>): [press: string, does: string] {
+  return mends[m.kind](m.figures);
 }
 
 const schools: Record<Finding["school"], string> = {

@@ -1,4 +1,15 @@
-import type { Attempt, Block, BlockPlan, Challenge, Family, LessonPlan, RoundResult, Rung, Side } from "./api/types";
+import type {
+  Attempt,
+  Block,
+  BlockPlan,
+  Challenge,
+  Family,
+  Ladder,
+  LessonPlan,
+  RoundResult,
+  Rung,
+  Side,
+} from "./api/types";
 import { noRoom } from "./words-marks";
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
@@ -47,7 +58,7 @@ export const countedBy: Record<RoundResult["source"], string> = {
   SELF: "self",
 };
 
-export const caution: Record<string, string> = {
+export const caution: Record<Ladder["cautions"][number], string> = {
   CEILING_AND_LAMPS: "Mind the ceiling and lamps.",
   GLASS_BEHIND_TARGET: "No glass behind or beside the target.",
   HARD_BALL_FACE: "No hard ball at face height.",

@@ -6,6 +6,7 @@ export class Problem extends Error {
     readonly detail: string,
     readonly errors: FieldError[] = [],
     readonly currentVersion?: number,
+    readonly troubles: FileTrouble[] = [],
   ) {
     super(`${title}: ${detail}`);
   }
@@ -17,6 +18,9 @@ export class Problem extends Error {
 }
 
 export type FieldError = { field: string; rule: string; must: string };
+
+/** Something wrong with a file that was sent. */
+export type FileTrouble = { line: number; ladder: string; field: string; rule: string; must: string };
 
 const offline = "The server does not answer. What you did is still on this screen.";
 
@@ -46,6 +50,7 @@ export async function api<T>(
     doc.detail ?? offline,
     doc.errors ?? [],
     doc.currentVersion,
+    doc.troubles ?? [],
   );
 }
 

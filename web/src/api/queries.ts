@@ -2,11 +2,14 @@ import { queryOptions } from "@tanstack/react-query";
 import { api } from "./client";
 import type {
   ClassRecord,
+  FitLine,
   KitStore,
   Ladder,
   LadderFootprint,
+  LadderHere,
   LessonLine,
   LessonView,
+  OwnLadder,
   Person,
   Planning,
   PupilRecord,
@@ -39,6 +42,27 @@ export const footprints = queryOptions({
   queryFn: () => api<LadderFootprint[]>("GET", "/ladders/footprints"),
   staleTime: Number.POSITIVE_INFINITY,
 });
+
+export const ownLadders = queryOptions({
+  queryKey: ["ladders", "own"],
+  queryFn: () => api<OwnLadder[]>("GET", "/ladders/own"),
+});
+
+/** Ids of what is on offer and wanted, best first. */
+export const foundLadders = (query: string) =>
+  queryOptions({
+    queryKey: ["ladders", "search", query],
+    queryFn: ({ signal }) => api<string[]>("GET", `/ladders/search?${query}`, undefined, signal),
+  });
+
+export const fits = (query: string) =>
+  queryOptions({ queryKey: ["fits", query], queryFn: () => api<FitLine[]>("GET", `/fits?${query}`) });
+
+export const ladderHere = (ladderId: string, query: string) =>
+  queryOptions({
+    queryKey: ["fits", query, ladderId],
+    queryFn: () => api<LadderHere>("GET", `/fits/${ladderId}?${query}`),
+  });
 
 export const lessons = (classId: string) =>
   queryOptions({

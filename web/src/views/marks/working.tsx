@@ -37,7 +37,7 @@ export function Working({
   aside?: ReactNode;
   measures: Measure[];
   materials: string[];
-  cautions: string[];
+  cautions: (keyof typeof caution)[];
 }) {
   return (
     <article className="print:flex print:flex-col">
@@ -101,7 +101,7 @@ export function Working({
             <h3 className="font-bold">Mind</h3>
             <ul className="list-disc pl-5">
               {cautions.map((c) => (
-                <li key={c}>{caution[c] ?? c}</li>
+                <li key={c}>{caution[c]}</li>
               ))}
             </ul>
           </div>

@@ -14,6 +14,7 @@ export type EditorProps = {
   rung: Rung;
   plan: BlockPlan | undefined;
   catalogue: Ladder[];
+  onOffer: Ladder[];
   /** Names of the pupils, by id. */
   who: { id: string; name: string }[];
   must: (field: string) => string | undefined;
@@ -299,8 +300,9 @@ function SideChoice({ block, rung, onChange }: Props) {
 const NOTHING = "-";
 
 /** Waves and parts as they were worked out; while some wait, what they do meanwhile. */
-function Turns({ block, plan, ladder, catalogue, onChange }: Props & { plan: BlockPlan }) {
-  const quiet = catalogue.filter(
+function Turns({ block, plan, ladder, catalogue, onOffer, onChange }: Props & { plan: BlockPlan }) {
+  const given = catalogue.find((l) => l.id === block.meanwhile?.ladderId);
+  const quiet = [...onOffer, ...(given && !onOffer.includes(given) ? [given] : [])].filter(
     (l) => l.noise === "QUIET" && l.part === "MAIN" && !l.footprint.needsWall && l.roles.length === 1,
   );
   return (

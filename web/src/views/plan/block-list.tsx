@@ -30,6 +30,7 @@ type Props = {
   blocks: Block[];
   plans: BlockPlan[];
   catalogue: Ladder[];
+  onOffer: Ladder[];
   who: LessonView["who"];
   findings: LessonView["findings"];
   problem: Problem | undefined;
@@ -162,7 +163,8 @@ function BlockLine(props: Props & { block: Block; index: number }) {
 
 /** The open block: the dose sentence of a task, or the minutes of other time. */
 function Opened(props: Props & { block: Block; index: number; forwards: Block }) {
-  const { block, forwards, index, blocks, plans, catalogue, problem, who, onChoose, onChange, readOnly } = props;
+  const { block, forwards, index, blocks, plans, catalogue, onOffer, problem, who, onChoose, onChange, readOnly } =
+    props;
   const ladder = catalogue.find((l) => l.id === forwards.ladderId);
   const rung = ladder?.rungs.find((r) => r.id === forwards.rungId);
   const move = (by: number) => onChange(arrayMove(blocks, index, index + by), `move ${block.id} ${Date.now()}`);
@@ -197,6 +199,7 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
       rung={rung}
       plan={plans.find((p) => p.id === block.id)}
       catalogue={catalogue}
+      onOffer={onOffer}
       who={who}
     />
   );

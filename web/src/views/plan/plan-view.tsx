@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useParams } from "react-router";
-import { ladders, lesson, spaces } from "../../api/queries";
+import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
 import type { Block, Ladder, LessonView, Space } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
@@ -24,14 +24,28 @@ export function PlanView() {
   const { id = "" } = useParams();
   const loaded = useQuery({ ...lesson(id), refetchOnWindowFocus: false });
   const catalogue = useQuery(ladders);
+  const own = useQuery(ownLadders);
   const rooms = useQuery(spaces);
-  const failed = [loaded, catalogue, rooms].find((q) => q.isLoadingError);
+  const failed = [loaded, catalogue, own, rooms].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!loaded.data || !catalogue.data || !rooms.data) return <Loading what="the plan" />;
-  return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} rooms={rooms.data} />;
+  if (!loaded.data || !catalogue.data || !own.data || !rooms.data) return <Loading what="the plan" />;
+  const retired = new Set(own.data.filter((o) => o.retired).map((o) => o.id));
+  const onOffer = catalogue.data.filter((l) => !retired.has(l.id));
+  return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} onOffer={onOffer} rooms={rooms.data} />;
 }
 
-function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: Ladder[]; rooms: Space[] }) {
+function Editor({
+  loaded,
+  catalogue,
+  onOffer,
+  rooms,
+}: {
+  loaded: LessonView;
+  catalogue: Ladder[];
+  /** without what was retired, which is only read */
+  onOffer: Ladder[];
+  rooms: Space[];
+}) {
   const plan = usePlan(loaded);
   const { saved, draft, problem, change, changeLesson } = plan;
   const [chosenId, setChosenId] = useState<string>();
@@ -45,6 +59,12 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
   const must = (field: string) => problem?.must(field);
   const atHome = draft.lesson.audience === "EACH_AT_HOME";
   const { undo, redo } = plan;
+  const here = new URLSearchParams({
+    classId: saved.classId,
+    spaceId: saved.spaceId,
+    audience: draft.lesson.audience,
+    ...(draft.lesson.startMin === null ? {} : { startMin: String(draft.lesson.startMin) }),
+  }).toString();
 
   useEffect(() => {
     const byKey = (e: KeyboardEvent) => {
@@ -121,6 +141,7 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
             blocks={blocks}
             plans={saved.plan.blocks}
             catalogue={catalogue}
+            onOffer={onOffer}
             problem={problem}
             chosenId={chosenId}
             onChoose={setChosenId}
@@ -181,7 +202,14 @@ function Editor({ loaded, catalogue, rooms }: { loaded: LessonView; catalogue: L
           <p className="text-sm text-soft">{deferring}</p>
         </aside>
       </div>
-      <AddBlock open={adding} onOpenChange={setAdding} catalogue={catalogue} onAdd={add} />
+      <AddBlock
+        open={adding}
+        onOpenChange={setAdding}
+        onOffer={onOffer}
+        here={here}
+        spaceName={saved.spaceName}
+        onAdd={add}
+      />
     </div>
   );
 }

@@ -106,6 +106,25 @@ class EveryViewTest {
     }
 
     @Test
+    void ladders_one_of_them_and_the_form_for_ones_own() {
+        browser.open("/ladders");
+        browser.choose("Where it should fit", "Sail loft");
+        browser.seeText("fit as they are");
+        sound();
+        browser.press("Import");
+        browser.see("[role=dialog] input[type=file]");
+        sound();
+        browser.open("/ladders/claps-and-turns");
+        browser.see("aside svg[role=img]");
+        sound();
+        browser.open("/ladders/new");
+        browser.press("Something to play with");
+        browser.press("Keep it");
+        browser.see("[role=alert]");
+        sound();
+    }
+
+    @Test
     void store_and_each_of_its_parts() {
         browser.open("/store");
         browser.see("main ul button[aria-expanded]").click();

@@ -79,6 +79,19 @@ class OwnLadderApiTest {
         assertThat(api.post("/api/ladders/own", doc(null, bad)).badFields())
                 .containsExactly("ladder.rungs[2].pace.hitSec");
 
+        ObjectNode empty = copy("sock-bullseye", "own-bad", "");
+        empty.withArray("cues").removeAll();
+        ((ObjectNode) empty.get("rungs").get(0)).put("task", "").put("unit", " ");
+        ((ObjectNode) empty.get("rungs").get(3).get("gate")).put("reach", 0);
+        assertThat(api.post("/api/ladders/own", doc(null, empty)).badFields())
+                .as("all of it at once")
+                .containsExactlyInAnyOrder(
+                        "ladder.name",
+                        "ladder.cues",
+                        "ladder.rungs[0].task",
+                        "ladder.rungs[0].unit",
+                        "ladder.rungs[3].gate.reach");
+
         ObjectNode noKind = copy("sock-bullseye", "own-bad", "Bad");
         ((ObjectNode) noKind.get("kit").get(0)).put("kind", "moon-rock");
         assertThat(api.post("/api/ladders/own", doc(null, noKind)).badFields()).containsExactly("ladder.kit[0].kind");
@@ -136,6 +149,26 @@ class OwnLadderApiTest {
         assertThat(trouble.get("must").stringValue()).contains("quiet, bounce, loud");
         assertThat(two.lines().toList().get(trouble.get("line").intValue() - 1)).contains("noise: deafening");
         assertThat(ladder("own-out").get("name").stringValue()).isEqualTo("Kittiwake ring again");
+    }
+
+    @Test
+    void a_file_brings_the_kit_that_this_school_does_not_know_and_counts_none_of_it() {
+        String yaml = api.get("/api/ladders/export?format=YAML&ids=sock-bullseye")
+                .text()
+                .replace("id: sock-bullseye", "id: own-noodles")
+                .replaceFirst("kind: sock-ball", "kind: own-noodle")
+                .replace(
+                        "ladders:",
+                        "kinds:\n- {id: own-noodle, name: swim noodle, group: stick, soft: true}\nladders:");
+
+        assertThat(whats(take("noodles.yaml", yaml, true))).containsExactly("NEW");
+        assertThat(api.get("/api/kit").text()).doesNotContain("own-noodle");
+        take("noodles.yaml", yaml, false);
+        for (JsonNode item : api.get("/api/kit").body().get("items"))
+            if (item.get("kind").get("id").stringValue().equals("own-noodle"))
+                assertThat(item.get("count").intValue()).isZero();
+        assertThat(api.get("/api/ladders/export?format=YAML&ids=own-noodles").text())
+                .contains("name: swim noodle");
     }
 
     @Test

@@ -8,12 +8,17 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
-/** One mapping of a YAML file, read field by field; remembers what was asked for, so that a misspelt field is found. */
+/**
+ * One mapping of a YAML file, read field by field; remembers what was asked for, so that a misspelt field is found. What is wrong with one field
+ * does not keep the others from being looked at: all of it is said at the end.
+ */
 public final class Fields {
 
     private final Map<?, ?> map;
+    private final List<Fault> faults = new ArrayList<>();
     private final Set<String> read = new HashSet<>();
 
     public Fields(Map<?, ?> map) {
@@ -60,31 +65,58 @@ public final class Fields {
         return inner == null ? null : at(field, () -> whole(new Fields(inner), shape));
     }
 
+    /** Says that a field is wrong for a reason that only whoever shapes the value knows; the others are still looked at. */
+    public <T> T wrong(String field, Fault.Rule rule, Object... figures) {
+        faults.add(new Fault(field, rule, List.of(figures)));
+        return null;
+    }
+
     public boolean has(String field) {
         return map.get(field) != null;
     }
 
-    /** Shapes a value and then insists that every field of the file was used. */
+    /**
+     * Shapes a value and then insists that nothing was wrong with any field, and that every field of the file was used.
+     *
+     * @throws Unreadable with all that is wrong
+     */
     public static <T> T whole(Fields fields, Function<Fields, T> shape) {
-        T value;
+        T value = null;
+        List<Fault> own = List.of();
+        boolean allRead = true;
         try {
             value = shape.apply(fields);
         } catch (Refused e) {
-            // A misspelt field is the reason why another is missing, so it is named first.
-            fields.onlyKnown();
-            throw new Unreadable(e.faults());
+            own = e.faults();
+        } catch (RuntimeException e) {
+            // A part that could not be read is missing where the whole is put together.
+            if (fields.faults.isEmpty()) throw e;
+            allRead = false;
         }
-        fields.onlyKnown();
+        if (allRead) fields.onlyKnown();
+        List<Fault> all = new ArrayList<>(fields.faults);
+        for (Fault f : own) if (all.stream().noneMatch(known -> covers(known, f))) all.add(f);
+        if (!all.isEmpty()) throw new Unreadable(all);
         return value;
+    }
+
+    /** Whether a field is only refused because it, or something in it, was not readable. */
+    private static boolean covers(Fault known, Fault f) {
+        return known.field().equals(f.field())
+                || known.field().startsWith(f.field() + ".")
+                || known.field().startsWith(f.field() + "[")
+                || f.field().startsWith(known.field() + ".");
     }
 
     private void onlyKnown() {
         for (Object key : map.keySet())
             if (!read.contains(String.valueOf(key)))
-                throw new Unreadable(
-                        String.valueOf(key),
-                        Fault.Rule.NO_FIELD,
-                        read.stream().sorted().collect(Collectors.joining(", ")));
+                faults.add(
+                        0,
+                        new Fault(
+                                String.valueOf(key),
+                                Fault.Rule.NO_FIELD,
+                                List.of(read.stream().sorted().collect(Collectors.joining(", ")))));
     }
 
     private <T> T as(String field, Class<T> kind, String must) {
@@ -127,11 +159,13 @@ public final class Fields {
         return word.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static <T> T at(String field, java.util.function.Supplier<T> reader) {
+    /** Null where it cannot be read; why is kept for the end. */
+    private <T> T at(String field, Supplier<T> reader) {
         try {
             return reader.get();
         } catch (Unreadable e) {
-            throw new Unreadable(e.faults().stream().map(f -> f.under(field)).toList());
+            e.faults().forEach(f -> faults.add(f.under(field)));
+            return null;
         }
     }
 

@@ -40,27 +40,36 @@ public final class KitKinds {
 
     private static KitKind kind(Map<?, ?> entry) {
         try {
-            return Fields.whole(
-                    new Fields(entry),
-                    f -> new KitKind(
-                            f.text("id"),
-                            f.text("name"),
-                            f.word("group", KitKind.Group.class),
-                            f.number("sizeCm"),
-                            f.number("openingCm"),
-                            f.number("massG"),
-                            f.bool("bounces"),
-                            f.bool("soft"),
-                            f.bool("rolls"),
-                            f.bool("grips"),
-                            f.bool("bright"),
-                            f.bool("hard"),
-                            f.text("make"),
-                            f.whole("makeMin"),
-                            f.text("never")));
+            return kind(new Fields(entry));
         } catch (Fields.Unreadable e) {
             throw new IllegalStateException("kinds.yaml, " + entry.get("id") + ", " + e.getMessage(), e);
         }
+    }
+
+    /**
+     * One kind as a file has it.
+     *
+     * @throws Fields.Unreadable with all that is wrong
+     */
+    public static KitKind kind(Fields fields) {
+        return Fields.whole(
+                fields,
+                f -> new KitKind(
+                        f.text("id"),
+                        f.text("name"),
+                        f.word("group", KitKind.Group.class),
+                        f.number("sizeCm"),
+                        f.number("openingCm"),
+                        f.number("massG"),
+                        f.bool("bounces"),
+                        f.bool("soft"),
+                        f.bool("rolls"),
+                        f.bool("grips"),
+                        f.bool("bright"),
+                        f.bool("hard"),
+                        f.text("make"),
+                        f.whole("makeMin"),
+                        f.text("never")));
     }
 
     public List<KitKind> all() {

@@ -35,7 +35,7 @@ public record KitRole(
     }
 
     /** Whether this role is a ball that is played. */
-    public boolean isBall() {
+    public boolean countsAsBall() {
         return role.equals("ball") || role.equals("balls") || role.equals("second ball");
     }
 

@@ -78,6 +78,8 @@ public record Ladder(
                 .text("eyes", eyes, 120)
                 .entries("cautions", cautions, 1, 12)
                 .entries("rungs", rungs, 3, 7);
+        each(checks, "sports", sports, 40);
+        each(checks, "cues", cues, 120);
         if (swingM != null) checks.range("swingM", swingM, 0.1, 5);
         checks.done();
         checks.that(roles.get(0).works(), "roles[0].works", Fault.Rule.ONE_OF, "true")
@@ -104,6 +106,11 @@ public record Ladder(
         rungs = List.copyOf(rungs);
     }
 
+    private static void each(Checks checks, String field, List<String> texts, int most) {
+        if (texts != null)
+            for (int i = 0; i < texts.size(); i++) checks.text(field + "[" + i + "]", texts.get(i), most);
+    }
+
     public Optional<Rung> rung(String rungId) {
         return rungs.stream().filter(r -> r.id().equals(rungId)).findFirst();
     }
@@ -114,7 +121,7 @@ public record Ladder(
     }
 
     public Optional<KitRole> ballRole() {
-        return kit.stream().filter(KitRole::isBall).findFirst();
+        return kit.stream().filter(KitRole::countsAsBall).findFirst();
     }
 
     /** The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one. */

@@ -9,9 +9,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -24,7 +26,7 @@ public final class LadderFiles {
 
     static final int FORMAT = 1;
 
-    private static final List<String> TOP = List.of("format", "family", "presets", "ladders");
+    private static final List<String> TOP = List.of("format", "family", "presets", "kinds", "ladders");
 
     private LadderFiles() {}
 
@@ -55,63 +57,97 @@ public final class LadderFiles {
     }
 
     /**
+     * What a file holds.
+     *
+     * @param kinds of kit that the school it comes from has added, and its ladders name
+     */
+    public record LadderFile(List<KitKind> kinds, List<Ladder> ladders) {}
+
+    /** The ladders of a file; as {@link #readFile}. */
+    static List<Ladder> read(String file, String text, KitKinds kinds) {
+        return readFile(file, text, kinds).ladders();
+    }
+
+    /**
      * Reads one file, all or nothing.
      *
      * @param file its name, for messages
      * @param text YAML, or JSON, which is read as YAML
-     * @param kinds kinds of kit that it may name
-     * @throws BadLadderFile naming line, ladder, field and reason, for each ladder that is wrong
+     * @param known kinds of kit that it may name besides those that it brings
+     * @throws BadLadderFile naming line, ladder, field and reason, for all that is wrong
      */
-    public static List<Ladder> read(String file, String text, KitKinds kinds) {
+    public static LadderFile readFile(String file, String text, KitKinds known) {
         String yaml = withoutTabs(text);
-        Object document = load(file, yaml);
-        List<BadLadderFile.Trouble> troubles = new ArrayList<>();
-        List<Ladder> ladders = new ArrayList<>();
-        if (!(document instanceof Map<?, ?> top) || !(top.get("ladders") instanceof List<?> entries)) {
+        if (!(load(file, yaml) instanceof Map<?, ?> top) || !(top.get("ladders") instanceof List<?> entries)) {
             Fault fault = new Fault("ladders", Fault.Rule.KIND, List.of("a list of ladders"));
             throw new BadLadderFile(file, List.of(new BadLadderFile.Trouble(1, "", fault)));
         }
-        Lines lines = null;
-        for (Object key : top.keySet()) {
-            if (TOP.contains(String.valueOf(key))) continue;
-            lines = new Lines(yaml);
-            troubles.add(new BadLadderFile.Trouble(
-                    lines.of(String.valueOf(key)),
-                    "",
-                    new Fault(String.valueOf(key), Fault.Rule.NO_FIELD, List.of(String.join(", ", TOP)))));
-        }
+        Troubles troubles = new Troubles(yaml);
+        for (Object key : top.keySet())
+            if (!TOP.contains(String.valueOf(key)))
+                troubles.add(
+                        "", "", new Fault(String.valueOf(key), Fault.Rule.NO_FIELD, List.of(String.join(", ", TOP))));
         if (top.get("format") != null && !top.get("format").equals(FORMAT))
-            troubles.add(new BadLadderFile.Trouble(
-                    new Lines(yaml).of("format"), "", new Fault("format", Fault.Rule.ONE_OF, List.of(FORMAT))));
+            troubles.add("", "", new Fault("format", Fault.Rule.ONE_OF, List.of(FORMAT)));
+        List<KitKind> brought = each(top.get("kinds"), "kinds", troubles, KitKind::id, KitKinds::kind);
+        List<KitKind> all = new ArrayList<>(brought);
+        all.addAll(known.all());
+        LadderShape shape = new LadderShape(new KitKinds(all));
+        List<Ladder> ladders = each(entries, "ladders", troubles, Ladder::id, f -> shape.ladder(f, top.get("family")));
+        if (!troubles.found.isEmpty()) throw new BadLadderFile(file, troubles.found);
+        return new LadderFile(brought, ladders);
+    }
+
+    /** Reads a list entry by entry; what is wrong with one does not keep the others from being looked at. */
+    private static <T> List<T> each(
+            Object list, String field, Troubles troubles, Function<T, String> idOf, Function<Fields, T> shape) {
+        List<T> out = new ArrayList<>();
+        if (list == null) return out;
+        if (!(list instanceof List<?> entries)) {
+            troubles.add("", "", new Fault(field, Fault.Rule.KIND, List.of("a list")));
+            return out;
+        }
         Set<String> ids = new HashSet<>();
         for (int i = 0; i < entries.size(); i++) {
-            String name = "number " + (i + 1);
+            String name = field + "[" + i + "]";
             try {
                 if (!(entries.get(i) instanceof Map<?, ?> entry))
                     throw new Fields.Unreadable("", Fault.Rule.KIND, "a mapping");
                 if (entry.get("id") instanceof String id) name = id;
-                Ladder ladder = new LadderShape(kinds).ladder(new Fields(entry), top.get("family"));
-                if (!ids.add(ladder.id())) throw new Fields.Unreadable("id", Fault.Rule.TWICE, ladder.id());
-                ladders.add(ladder);
+                T one = shape.apply(new Fields(entry));
+                if (!ids.add(idOf.apply(one))) throw new Fields.Unreadable("id", Fault.Rule.TWICE, idOf.apply(one));
+                out.add(one);
             } catch (Fields.Unreadable e) {
-                if (lines == null) lines = new Lines(yaml);
-                for (Fault fault : e.faults())
-                    troubles.add(
-                            new BadLadderFile.Trouble(lines.of("ladders[" + i + "]." + fault.field()), name, fault));
+                for (Fault fault : e.faults()) troubles.add(field + "[" + i + "].", name, fault);
             }
         }
-        if (!troubles.isEmpty()) throw new BadLadderFile(file, troubles);
-        return ladders;
+        return out;
+    }
+
+    /** What is wrong with a file, each with its line. */
+    private static final class Troubles {
+        private final String yaml;
+        private final List<BadLadderFile.Trouble> found = new ArrayList<>();
+        private Lines lines;
+
+        Troubles(String yaml) {
+            this.yaml = yaml;
+        }
+
+        void add(String under, String ladder, Fault fault) {
+            if (lines == null) lines = new Lines(yaml);
+            found.add(new BadLadderFile.Trouble(lines.of(under + fault.field()), ladder, fault));
+        }
     }
 
     /**
-     * A ladder that did not come from a file, looked at as strictly as one that did; names and making of its kit are those of the kinds.
+     * One ladder that did not come from a file but has the fields of one, looked at as strictly.
      *
-     * @throws Refused naming the field, also for a kind of kit that is not known
+     * @throws Refused naming all fields that are wrong
      */
-    public static Ladder checked(Ladder ladder, KitKinds kinds) {
+    public static Ladder checked(Map<?, ?> ladder, KitKinds kinds) {
         try {
-            return new LadderShape(kinds).ladder(new Fields(LadderWriter.ladder(ladder)), null);
+            return new LadderShape(kinds).ladder(new Fields(ladder), null);
         } catch (Fields.Unreadable e) {
             throw new Refused(e.faults());
         }

@@ -2,7 +2,6 @@ package org.unrulymarble.core.ladder;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKind;
@@ -38,7 +37,7 @@ final class LadderShape {
             List<Rung> rungs = f.parts("rungs", r -> rung(r, usual));
             return new Ladder(
                     f.text("id"),
-                    familyOf(f.has("family") ? f.text("family") : family),
+                    f.has("family") ? f.word("family", Family.class) : familyOf(f, family),
                     f.text("name"),
                     f.word("part", Part.class),
                     f.texts("sports"),
@@ -77,15 +76,15 @@ final class LadderShape {
             Pace pace,
             List<Modifier> modifiers) {}
 
-    private static Family familyOf(Object family) {
-        for (Family f : Family.values()) if (f.name().toLowerCase(Locale.ROOT).equals(family)) return f;
-        throw new Fields.Unreadable("family", Fault.Rule.ONE_OF, "throw, catch, handle, target, move");
+    private static Family familyOf(Fields f, Object family) {
+        for (Family one : Family.values()) if (Fields.small(one).equals(family)) return one;
+        return f.wrong("family", Fault.Rule.ONE_OF, "throw, catch, handle, target, move");
     }
 
+    /** Null, and said, for what is no kind of kit. */
     private KitKind kind(Fields f, String field) {
         String id = f.text(field);
-        return kinds.kind(id == null ? "" : id)
-                .orElseThrow(() -> new Fields.Unreadable(field, Fault.Rule.UNKNOWN, String.valueOf(id)));
+        return kinds.kind(id == null ? "" : id).orElseGet(() -> f.wrong(field, Fault.Rule.UNKNOWN, String.valueOf(id)));
     }
 
     private List<String> kindIds(Fields f, String field) {
@@ -93,7 +92,7 @@ final class LadderShape {
         if (ids != null)
             for (int i = 0; i < ids.size(); i++)
                 if (kinds.kind(ids.get(i)).isEmpty())
-                    throw new Fields.Unreadable(field + "[" + i + "]", Fault.Rule.UNKNOWN, ids.get(i));
+                    f.wrong(field + "[" + i + "]", Fault.Rule.UNKNOWN, String.valueOf(ids.get(i)));
         return ids;
     }
 
@@ -112,13 +111,16 @@ final class LadderShape {
         KitKind best = kind(f, "kind");
         return new KitRole(
                 f.text("role"),
-                best.id(),
-                f.has("what") ? f.text("what") : best.name(),
+                best == null ? null : best.id(),
+                f.has("what") || best == null ? f.text("what") : best.name(),
                 f.has("perSpot") ? f.whole("perSpot") : 1,
                 f.words("needs", KitProperty.class),
                 f.parts("standIns", s -> {
                     KitKind kind = kind(s, "kind");
-                    return new StandIn(kind.id(), kind.name(), s.text("changes"), kind.make(), kind.makeMin());
+                    String changes = s.text("changes");
+                    return kind == null
+                            ? null
+                            : new StandIn(kind.id(), kind.name(), changes, kind.make(), kind.makeMin());
                 }),
                 kindIds(f, "refused"));
     }

@@ -4,8 +4,13 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.kit.StandIn;
 import org.unrulymarble.core.place.Footprint;
 import org.yaml.snakeyaml.DumperOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -17,24 +22,61 @@ public final class LadderWriter {
 
     private LadderWriter() {}
 
-    /** The whole file as mappings, lists, texts and numbers, for whoever writes JSON. */
-    public static Map<String, Object> file(List<Ladder> ladders) {
+    /**
+     * The whole file as mappings, lists, texts and numbers, for whoever writes JSON.
+     *
+     * @param own kinds of kit that another school does not know; those that the ladders name are written too
+     */
+    public static Map<String, Object> file(List<Ladder> ladders, Collection<KitKind> own) {
         Map<String, Object> file = new LinkedHashMap<>();
         file.put("format", LadderFiles.FORMAT);
+        Set<String> named = ladders.stream().flatMap(LadderWriter::kindsOf).collect(Collectors.toSet());
+        List<Map<String, Object>> kinds = own.stream()
+                .filter(k -> named.contains(k.id()))
+                .map(LadderWriter::kind)
+                .toList();
+        if (!kinds.isEmpty()) file.put("kinds", kinds);
         file.put("ladders", ladders.stream().map(LadderWriter::ladder).toList());
         return file;
     }
 
-    public static String yaml(List<Ladder> ladders) {
+    public static String yaml(List<Ladder> ladders, Collection<KitKind> own) {
         DumperOptions options = new DumperOptions();
         options.setDefaultFlowStyle(DumperOptions.FlowStyle.BLOCK);
         options.setWidth(WIDTH);
         options.setIndent(2);
         options.setAllowUnicode(true);
-        return new Yaml(options).dump(file(ladders));
+        return new Yaml(options).dump(file(ladders, own));
     }
 
-    static Map<String, Object> ladder(Ladder l) {
+    private static Stream<String> kindsOf(Ladder l) {
+        Stream<String> kit = l.kit().stream()
+                .flatMap(k -> Stream.concat(
+                        Stream.of(k.kind()),
+                        Stream.concat(k.standIns().stream().map(StandIn::kind), k.refused().stream())));
+        return Stream.concat(kit, Stream.concat(l.ballOrder().stream(), l.gear().stream()));
+    }
+
+    private static Map<String, Object> kind(KitKind k) {
+        return new Out()
+                .put("id", k.id())
+                .put("name", k.name())
+                .put("group", k.group())
+                .put("sizeCm", k.sizeCm())
+                .put("openingCm", k.openingCm())
+                .put("massG", k.massG())
+                .put("bounces", k.bounces())
+                .put("soft", k.soft())
+                .put("rolls", k.rolls())
+                .put("grips", k.grips())
+                .put("bright", k.bright())
+                .put("hard", k.hard())
+                .put("make", k.make())
+                .put("makeMin", k.makeMin())
+                .map;
+    }
+
+    private static Map<String, Object> ladder(Ladder l) {
         Out out = new Out();
         out.put("id", l.id());
         out.put("family", l.family());

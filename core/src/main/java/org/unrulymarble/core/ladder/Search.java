@@ -20,6 +20,9 @@ public final class Search {
     private static final int LEAST_STEM = 4;
     private static final List<String> ENDINGS = List.of("ing", "ers", "ed", "er", "es", "s", "e");
     private static final String STEM = "~";
+    private static final int WHOLE = 4;
+    private static final int BEGUN = 3;
+    private static final int STEMMED = 2;
     private static final int THREE_AND_MORE = 3;
     private static final int OWN_SPORT = 1000;
 
@@ -86,12 +89,12 @@ public final class Search {
         return sum;
     }
 
-    /** Words that begin like the asked one, and those with its stem: passes and passing are met by pass. */
+    /** The word itself, words that begin like it, and those with its stem: passes and passing are met by pass. */
     private static int best(TreeMap<String, Integer> have, String word) {
-        int best = have.getOrDefault(STEM + stem(word), 0);
+        int best = Math.max(WHOLE * have.getOrDefault(word, 0), STEMMED * have.getOrDefault(STEM + stem(word), 0));
         for (Map.Entry<String, Integer> e : have.tailMap(word, true).entrySet()) {
             if (!e.getKey().startsWith(word)) break;
-            best = Math.max(best, e.getValue());
+            best = Math.max(best, BEGUN * e.getValue());
         }
         return best;
     }
@@ -111,6 +114,7 @@ public final class Search {
         l.aspects().forEach(aspect -> put(out, 4, Fields.small(aspect)));
         l.roles().forEach(role -> put(out, 3, role.name()));
         l.kit().forEach(kit -> put(out, 4, kit.what() + " " + kit.kind()));
+        if (Boolean.TRUE.equals(l.footprint().needsWall())) put(out, 4, "wall");
         l.cues().forEach(cue -> put(out, 1, cue));
         for (Rung r : l.rungs()) {
             put(out, 5, r.name());

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.Cases;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
 
 /** The file format of ladders: written, read back, and as the published schema says. */
@@ -29,9 +30,10 @@ class LadderFormatTest {
 
     @Test
     void what_is_written_reads_back_as_the_same_ladders() {
-        String json = json(LadderWriter.file(ALL));
+        String json = json(LadderWriter.file(ALL, List.of()));
 
-        assertThat(LadderFiles.read("all.yaml", LadderWriter.yaml(ALL), KINDS)).isEqualTo(ALL);
+        assertThat(LadderFiles.read("all.yaml", LadderWriter.yaml(ALL, List.of()), KINDS))
+                .isEqualTo(ALL);
         assertThat(LadderFiles.read("all.json", json, KINDS)).isEqualTo(ALL);
         assertThat(LadderFiles.read("tabs.json", json.replace("  ", "\t"), KINDS))
                 .isEqualTo(ALL);
@@ -39,7 +41,7 @@ class LadderFormatTest {
 
     @Test
     void the_schema_takes_every_shipped_ladder() {
-        assertThat(SCHEMA.validate(json(LadderWriter.file(ALL)), InputFormat.JSON))
+        assertThat(SCHEMA.validate(json(LadderWriter.file(ALL, List.of())), InputFormat.JSON))
                 .isEmpty();
     }
 
@@ -49,7 +51,7 @@ class LadderFormatTest {
         for (String id : List.of(
                 "wall-serve-stepping-back", "claps-and-turns", "wake-the-joints", "off-a-bat", "stick-wall-ball")) {
             Map<String, Object> file = LadderWriter.file(
-                    ALL.stream().filter(l -> l.id().equals(id)).toList());
+                    ALL.stream().filter(l -> l.id().equals(id)).toList(), KINDS.all());
             List<String> disagreed = new ArrayList<>();
             for (List<Object> path : paths(file, List.of()))
                 for (Object other : new Object[] {null, Map.of("nonsense", 1), "", -1, List.of()}) {
@@ -67,8 +69,38 @@ class LadderFormatTest {
     }
 
     @Test
+    void a_file_brings_the_kinds_of_kit_that_only_its_own_school_knows() {
+        KitKind noodle = new KitKind(
+                "own-noodle",
+                "swim noodle",
+                KitKind.Group.STICK,
+                150.0,
+                null,
+                90.0,
+                false,
+                true,
+                false,
+                true,
+                true,
+                false,
+                null,
+                0,
+                null);
+        Ladder plain = ALL.get(0);
+        String text = LadderWriter.yaml(List.of(plain), List.of(noodle))
+                .replace("kind: " + plain.kit().get(0).kind() + "\n", "kind: own-noodle\n");
+        String withKind = LadderWriter.yaml(
+                LadderFiles.read("x", "kinds: [{id: own-noodle, name: n, group: stick}]\n" + text, KINDS),
+                List.of(noodle));
+
+        assertThatThrownBy(() -> LadderFiles.read("mine.yaml", text, KINDS))
+                .hasMessageContaining("kit[0].kind: UNKNOWN [own-noodle]");
+        assertThat(LadderFiles.readFile("mine.yaml", withKind, KINDS).kinds()).containsExactly(noodle);
+    }
+
+    @Test
     void every_ladder_that_is_wrong_is_named_with_its_line_and_nothing_is_read() {
-        String file = LadderWriter.yaml(ALL.subList(0, 3));
+        String file = LadderWriter.yaml(ALL.subList(0, 3), List.of());
         String broken =
                 file.replaceFirst("noise: \\w+", "noise: deafening").replaceFirst("(?s)(.*)effort: \\d", "$1effort: 9");
 

@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,6 +20,7 @@ import org.unrulymarble.core.ladder.BadLadderFile;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.LadderFiles;
+import org.unrulymarble.core.ladder.LadderWriter;
 import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -29,6 +32,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional
 public class LadderService {
+
+    private static final Set<String> KINDS_WORDS = Set.of("what", "make", "makeMin");
 
     private final OwnLadders rows;
     private final List<LadderUse> uses;
@@ -59,7 +64,7 @@ public class LadderService {
      *
      * @param used how often each rung is used by results and plans, by its id
      */
-    record Own(String id, long version, boolean retired, Map<String, Long> used) {}
+    record Own(String id, long version, boolean retired, Map<String, Long> used, Ladder ladder) {}
 
     /** What an import did, or would do, with one ladder of the file. */
     record Taken(String id, String name, int rungs, What what) {
@@ -108,8 +113,13 @@ public class LadderService {
         return rows.findAllByOrderById().stream().map(this::view).toList();
     }
 
+    @Transactional(readOnly = true)
+    Own own(String id) {
+        return view(rows.findById(id).orElseThrow(NotFound::new));
+    }
+
     /** @throws Refused also when the id is taken */
-    Own create(Ladder ladder) {
+    Own create(Map<String, Object> ladder) {
         access.onlyTeachers();
         Ladder checked = checked(ladder);
         new Checks()
@@ -120,7 +130,7 @@ public class LadderService {
     }
 
     /** @throws Refused also when a rung that is in use is gone */
-    Own change(String id, Long version, Ladder ladder) {
+    Own change(String id, Long version, Map<String, Object> ladder) {
         OwnLadderRow row = mine(id, version);
         Ladder checked = checked(ladder);
         new Checks()
@@ -157,7 +167,8 @@ public class LadderService {
      */
     List<Taken> take(String fileName, String text, boolean dryRun) {
         access.onlyTeachers();
-        List<Ladder> ladders = LadderFiles.read(fileName, text, kit.kinds());
+        LadderFiles.LadderFile file = LadderFiles.readFile(fileName, text, kit.kinds());
+        List<Ladder> ladders = file.ladders();
         List<BadLadderFile.Trouble> troubles = new ArrayList<>();
         List<Taken> taken = new ArrayList<>();
         for (int i = 0; i < ladders.size(); i++) {
@@ -188,7 +199,9 @@ public class LadderService {
         }
         // Nothing of a bad file is kept: throwing undoes what was saved above.
         if (!troubles.isEmpty()) throw new BadLadderFile(fileName, troubles);
-        if (!dryRun) changed();
+        if (dryRun) return taken;
+        kit.learn(file.kinds());
+        changed();
         return taken;
     }
 
@@ -215,13 +228,38 @@ public class LadderService {
         return row;
     }
 
-    private Ladder checked(Ladder ladder) {
+    private Ladder checked(Map<String, Object> ladder) {
         try {
-            return LadderFiles.checked(ladder, kit.kinds());
+            return LadderFiles.checked(withoutKindsWords(ladder), kit.kinds());
         } catch (Refused e) {
-            new Checks().under("ladder", e).done();
-            throw e;
+            throw new Refused(e.faults().stream().map(f -> f.under("ladder")).toList());
         }
+    }
+
+    /** Name and making of a stand-in are those of its kind; a screen has them only to show them. */
+    private static Map<String, Object> withoutKindsWords(Map<String, Object> ladder) {
+        Map<String, Object> copy = new HashMap<>(ladder);
+        copy.computeIfPresent(
+                "kit",
+                (field, roles) -> each(roles, role -> {
+                    role.computeIfPresent(
+                            "standIns",
+                            (f, standIns) ->
+                                    each(standIns, standIn -> standIn.keySet().removeAll(KINDS_WORDS)));
+                }));
+        return copy;
+    }
+
+    private static Object each(Object list, Consumer<Map<Object, Object>> change) {
+        if (!(list instanceof List<?> entries)) return list;
+        return entries.stream()
+                .map(entry -> {
+                    if (!(entry instanceof Map<?, ?> map)) return entry;
+                    Map<Object, Object> copy = new HashMap<>(map);
+                    change.accept(copy);
+                    return copy;
+                })
+                .toList();
     }
 
     private Own save(OwnLadderRow row) {
@@ -231,7 +269,7 @@ public class LadderService {
     }
 
     private Own view(OwnLadderRow row) {
-        return new Own(row.id(), row.version(), row.retired(), used(row.id()));
+        return new Own(row.id(), row.version(), row.retired(), used(row.id()), ladder(row));
     }
 
     private Ladder ladder(OwnLadderRow row) {
@@ -242,9 +280,18 @@ public class LadderService {
         return json.writeValueAsString(ladder);
     }
 
-    /** The ladders of these ids, in the catalogue's order; all of the school's own for none. */
+    /** A file of the ladders of these ids; of all of the school's own for none. */
     @Transactional(readOnly = true)
-    List<Ladder> these(List<String> ids) {
+    Map<String, Object> file(List<String> ids) {
+        return LadderWriter.file(these(ids), kit.ownKinds());
+    }
+
+    @Transactional(readOnly = true)
+    String yaml(List<String> ids) {
+        return LadderWriter.yaml(these(ids), kit.ownKinds());
+    }
+
+    private List<Ladder> these(List<String> ids) {
         Stream<Ladder> all = catalogue().known().stream();
         return ids == null || ids.isEmpty()
                 ? all.filter(l -> shipped.ladder(l.id()).isEmpty()).toList()

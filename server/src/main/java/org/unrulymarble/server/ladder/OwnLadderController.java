@@ -1,6 +1,7 @@
 package org.unrulymarble.server.ladder;
 
 import java.util.List;
+import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -19,8 +20,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.LadderWriter;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The school's own ladders, and files of ladders in and out. */
@@ -38,8 +37,13 @@ class OwnLadderController {
         this.json = json;
     }
 
-    /** @param version of the ladder that this was made from; null for a new one */
-    record OwnLadderDoc(Long version, Ladder ladder) {
+    /**
+     * A ladder as it is written on screen: looked at whole, so that all that is wrong with it is said at once.
+     *
+     * @param version of the ladder that this was made from; null for a new one
+     * @param ladder its fields, as {@code Ladder} and as files have them
+     */
+    record OwnLadderDoc(Long version, Map<String, Object> ladder) {
         OwnLadderDoc {
             new Checks().required("ladder", ladder).done();
         }
@@ -77,6 +81,11 @@ class OwnLadderController {
         return ladders.own();
     }
 
+    @GetMapping("/own/{id}")
+    LadderService.Own own(@PathVariable String id) {
+        return ladders.own(id);
+    }
+
     @PostMapping("/own")
     @ResponseStatus(HttpStatus.CREATED)
     LadderService.Own create(@RequestBody OwnLadderDoc doc) {
@@ -108,11 +117,10 @@ class OwnLadderController {
     /** @param ids which; all of the school's own without any */
     @GetMapping("/export")
     ResponseEntity<String> export(@RequestParam(required = false) List<String> ids, @RequestParam Format format) {
-        List<Ladder> these = ladders.these(ids);
         String text = format == Format.YAML
-                ? LadderWriter.yaml(these)
-                : json.writerWithDefaultPrettyPrinter().writeValueAsString(LadderWriter.file(these));
-        String name = these.size() == 1 ? these.get(0).id() : "ladders";
+                ? ladders.yaml(ids)
+                : json.writerWithDefaultPrettyPrinter().writeValueAsString(ladders.file(ids));
+        String name = ids != null && ids.size() == 1 ? ids.get(0) : "ladders";
         return ResponseEntity.ok()
                 .contentType(format == Format.YAML ? new MediaType("application", "yaml") : MediaType.APPLICATION_JSON)
                 .header(

@@ -8,7 +8,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.plan.BlockPlan;
 import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Fits;
 import org.unrulymarble.server.platform.NotFound;
@@ -47,8 +50,15 @@ class FitsController {
                 .toList();
     }
 
+    /**
+     * A ladder here.
+     *
+     * @param plans one for each rung, with what would be changed: its spots and who is at them
+     */
+    record LadderHere(Place place, List<Fits.RungFit> rungs, List<BlockPlan> plans) {}
+
     @GetMapping("/{ladderId}")
-    Fits one(
+    LadderHere one(
             @PathVariable String ladderId,
             @RequestParam UUID classId,
             @RequestParam UUID spaceId,
@@ -56,6 +66,12 @@ class FitsController {
             @RequestParam(required = false) Integer startMin) {
         Setting here = lessons.here(classId, spaceId);
         Ladder ladder = here.catalogue().ladder(ladderId).orElseThrow(NotFound::new);
-        return Fits.of(ladder, here, new Fits.When(audience, startMin));
+        Fits fits = Fits.of(ladder, here, new Fits.When(audience, startMin));
+        return new LadderHere(
+                here.place(),
+                fits.rungs(),
+                fits.lessons().stream()
+                        .map(l -> LessonPlan.of(l, here).blocks().get(0))
+                        .toList());
     }
 }

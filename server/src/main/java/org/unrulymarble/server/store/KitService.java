@@ -46,6 +46,21 @@ public class KitService {
         return new KitKinds(all);
     }
 
+    /** Kinds that this school has added. */
+    @Transactional(readOnly = true)
+    public List<KitKind> ownKinds() {
+        return kinds().all().stream().filter(k -> kinds.kind(k.id()).isEmpty()).toList();
+    }
+
+    /** Adds kinds that are not known here, none of them counted yet. */
+    public void learn(List<KitKind> brought) {
+        KitKinds known = kinds();
+        put(brought.stream()
+                .filter(k -> known.kind(k.id()).isEmpty())
+                .map(k -> new Kit.Held(k, 0, Kit.Condition.GOOD))
+                .toList());
+    }
+
     public void put(List<Kit.Held> held) {
         items.saveAll(
                 held.stream().map(h -> new KitItemRow(UUID.randomUUID(), h)).toList());

@@ -16,8 +16,9 @@ import org.unrulymarble.core.plan.Setting;
  * Whether a ladder fits here and now: each rung looked at as a task of its own with its planning dose.
  *
  * @param rungs easiest first
+ * @param lessons of one block for each rung, with the changes made
  */
-public record Fits(String ladderId, List<RungFit> rungs) {
+public record Fits(String ladderId, List<RungFit> rungs, List<Lesson> lessons) {
 
     private static final int MINUTES = 60;
     private static final int MOST_CHANGES = 6;
@@ -53,9 +54,12 @@ public record Fits(String ladderId, List<RungFit> rungs) {
     public record When(Lesson.Audience audience, Integer startMin) {}
 
     public static Fits of(Ladder ladder, Setting setting, When when) {
+        List<Tried> tried =
+                ladder.rungs().stream().map(r -> rung(ladder, r, setting, when)).toList();
         return new Fits(
                 ladder.id(),
-                ladder.rungs().stream().map(r -> rung(ladder, r, setting, when)).toList());
+                tried.stream().map(Tried::fit).toList(),
+                tried.stream().map(Tried::lesson).toList());
     }
 
     /** Whether nothing at all stands against a rung for a class. */
@@ -65,7 +69,9 @@ public record Fits(String ladderId, List<RungFit> rungs) {
                 .isEmpty();
     }
 
-    private static RungFit rung(Ladder ladder, Rung rung, Setting setting, When when) {
+    private record Tried(RungFit fit, Lesson lesson) {}
+
+    private static Tried rung(Ladder ladder, Rung rung, Setting setting, When when) {
         Block block = BlockDraft.on("here", ladder, rung).block();
         Lesson lesson = Lesson.of(MINUTES, when.audience(), List.of(block)).withStart(when.startMin());
         View view = View.browsing(lesson, setting);
@@ -86,7 +92,8 @@ public record Fits(String ladderId, List<RungFit> rungs) {
             found = TaskChecks.all(view);
         }
         Spots spots = view.placed().get(0).layout().spots();
-        return new RungFit(rung.id(), verdict(found, changes), spots.spots(), spots.waves(), asItIs, changes);
+        RungFit fit = new RungFit(rung.id(), verdict(found, changes), spots.spots(), spots.waves(), asItIs, changes);
+        return new Tried(fit, lesson);
     }
 
     /** Whether it keeps a class from doing it. */

@@ -171,7 +171,7 @@ final class KitChecks {
     /** A ball that does not go into what it should go into. */
     private void misfit(Placed p) {
         List<KitKind> openings = p.ladder().kit().stream()
-                .filter(r -> !r.isBall())
+                .filter(r -> !r.countsAsBall())
                 .flatMap(r -> view.kinds(p, r).stream())
                 .filter(k -> k.openingCm() != null)
                 .toList();

@@ -1,0 +1,74 @@
+import { useQuery } from "@tanstack/react-query";
+import { ArrowLeft, Redo2, Undo2 } from "lucide-react";
+import { Link, useParams } from "react-router";
+import { api } from "../../api/client";
+import { ownLadders } from "../../api/queries";
+import type { Ladder, OwnLadder } from "../../api/types";
+import { Empty, Failed, Loading } from "../../ui/states";
+import { useKept } from "../../ui/use-kept";
+import { deferring } from "../../words";
+import { SaveState } from "../plan/save-state";
+import { LadderForm } from "./ladder-form";
+import { useLaddersChanged } from "./use-ladders-changed";
+
+/** An own ladder changed where it stands; every change is saved at once. */
+export function EditLadder() {
+  const { id = "" } = useParams();
+  const loaded = useQuery({
+    queryKey: [...ownLadders.queryKey, id],
+    queryFn: () => api<OwnLadder>("GET", `/ladders/own/${id}`),
+    refetchOnWindowFocus: false,
+    retry: false,
+  });
+  if (loaded.isPending) return <Loading what="the ladder" />;
+  if (loaded.isLoadingError)
+    return "status" in loaded.error && loaded.error.status === 404 ? (
+      <Empty title="This ladder is not yours to change">
+        <p>
+          Shipped ladders stay as they are. <Link to={`/ladders/${id}`}>Open it</Link> and press “Copy and change”.
+        </p>
+      </Empty>
+    ) : (
+      <Failed error={loaded.error} again={() => loaded.refetch()} />
+    );
+  return <Editor key={id} loaded={loaded.data} />;
+}
+
+function Editor({ loaded }: { loaded: OwnLadder }) {
+  const changed = useLaddersChanged();
+  const kept = useKept<OwnLadder, { ladder: Ladder }>(
+    `/ladders/own/${loaded.id}`,
+    loaded,
+    (v) => ({ ladder: v.ladder }),
+    () => {
+      changed();
+    },
+  );
+  const { draft, saved, problem, undo, redo } = kept;
+  return (
+    <>
+      <p>
+        <Link to={`/ladders/${loaded.id}`} className="inline-flex items-center gap-1.5">
+          <ArrowLeft size={18} aria-hidden /> The ladder as it is read
+        </Link>
+      </p>
+      <div className="mt-1 mb-5 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
+        <h1 className="mr-auto">{draft.ladder.name || "No name yet"}</h1>
+        <SaveState plan={kept} />
+        <button type="button" className="btn" onClick={undo} disabled={!undo}>
+          <Undo2 size={18} aria-hidden /> Undo
+        </button>
+        <button type="button" className="btn" onClick={redo} disabled={!redo}>
+          <Redo2 size={18} aria-hidden /> Redo
+        </button>
+      </div>
+      <LadderForm
+        ladder={draft.ladder}
+        used={saved.used}
+        onChange={(ladder, step) => kept.change({ ladder }, step)}
+        must={(field) => problem?.must(`ladder.${field}`)}
+      />
+      <p className="mt-6 text-sm text-soft">{deferring}</p>
+    </>
+  );
+}

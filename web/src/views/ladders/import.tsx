@@ -1,0 +1,126 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, Problem } from "../../api/client";
+import type { Taken } from "../../api/types";
+import { Sheet } from "../../ui/sheet";
+import { Failed } from "../../ui/states";
+
+type Chosen = { name: string; text: string };
+
+const whatWord: Record<Taken["what"], string> = {
+  NEW: "new",
+  CHANGED: "changes the one that is here",
+  SAME: "is here already, just the same",
+};
+
+/** Reads a file, says what it would do, and does it only when asked: all of it or nothing. */
+export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const client = useQueryClient();
+  const [chosen, setChosen] = useState<Chosen>();
+  const [would, setWould] = useState<Taken[]>();
+  const [done, setDone] = useState(false);
+  const [problem, setProblem] = useState<Problem>();
+  const clear = () => {
+    setChosen(undefined);
+    setWould(undefined);
+    setDone(false);
+    setProblem(undefined);
+  };
+  const send = async (file: Chosen, dryRun: boolean) => {
+    setProblem(undefined);
+    try {
+      setWould(await api<Taken[]>("POST", "/ladders/import", { ...file, dryRun }));
+      if (dryRun) return;
+      setDone(true);
+      await client.invalidateQueries({ queryKey: ["ladders"] });
+      await client.invalidateQueries({ queryKey: ["fits"] });
+    } catch (e) {
+      setWould(undefined);
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not imported", String(e)));
+    }
+  };
+  const read = async (file: File | undefined) => {
+    clear();
+    if (!file) return;
+    const next = { name: file.name, text: await file.text() };
+    setChosen(next);
+    send(next, true);
+  };
+  const news = would?.filter((t) => t.what !== "SAME").length ?? 0;
+  return (
+    <Sheet
+      title="Import ladders"
+      open={open}
+      onOpenChange={(o) => {
+        if (!o) clear();
+        onOpenChange(o);
+      }}
+      wide
+    >
+      <label className="block">
+        <span className="mb-1 block font-semibold">A file of ladders, YAML or JSON</span>
+        <input
+          type="file"
+          accept=".yaml,.yml,.json,application/json,application/yaml"
+          className="field w-full"
+          onChange={(e) => read(e.target.files?.[0])}
+        />
+      </label>
+      {problem && problem.troubles.length === 0 && <Failed error={problem} />}
+      {problem && problem.troubles.length > 0 && (
+        <div role="alert" className="mt-4">
+          <p className="font-semibold text-alert">
+            {problem.title}. {problem.detail}
+          </p>
+          <table className="mt-2 w-full text-left text-[0.95rem]">
+            <thead>
+              <tr className="border-b-2 border-ink">
+                <th className="py-1 pr-3">Line</th>
+                <th className="pr-3">Ladder</th>
+                <th className="pr-3">Field</th>
+                <th>What it must be</th>
+              </tr>
+            </thead>
+            <tbody>
+              {problem.troubles.map((t) => (
+                <tr key={`${t.line}/${t.ladder}/${t.field}`} className="border-b border-rule align-top">
+                  <td className="clock py-1 pr-3">{t.line}</td>
+                  <td className="pr-3">{t.ladder || "the file"}</td>
+                  <td className="pr-3 font-mono text-sm">{t.field}</td>
+                  <td>{t.must}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-2 text-soft">Mend the file and choose it again.</p>
+        </div>
+      )}
+      {would && (
+        <>
+          <ul className="mt-4" data-testid="would">
+            {would.map((t) => (
+              <li key={t.id} className="border-b border-rule py-1.5">
+                <strong>{t.name}</strong>, {t.rungs} rungs: {whatWord[t.what]}
+              </li>
+            ))}
+            {would.length === 0 && <li>There is no ladder in that file.</li>}
+          </ul>
+          {done ? (
+            <p role="status" className="mt-4 font-semibold text-catch">
+              Imported {news} {news === 1 ? "ladder" : "ladders"}.
+            </p>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-main mt-4"
+              disabled={news === 0 || !chosen}
+              onClick={() => chosen && send(chosen, false)}
+            >
+              Import {news} {news === 1 ? "ladder" : "ladders"}
+            </button>
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, Problem } from "../../api/client";
+import type { OwnLadder } from "../../api/types";
+import { Sheet } from "../../ui/sheet";
+import { useLaddersChanged } from "./use-ladders-changed";
+
+/** Takes an own ladder off the offer, or back; what nobody uses can go for good. */
+export function Retire({ own }: { own: OwnLadder }) {
+  const navigate = useNavigate();
+  const changed = useLaddersChanged();
+  const [asking, setAsking] = useState(false);
+  const [problem, setProblem] = useState<Problem>();
+  const used = Object.values(own.used).reduce((n, times) => n + times, 0);
+  const send = async (act: () => Promise<unknown>, after?: () => void) => {
+    try {
+      await act();
+      await changed();
+      setAsking(false);
+      setProblem(undefined);
+      after?.();
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not done", String(e)));
+    }
+  };
+  const retire = (retired: boolean) =>
+    send(() => api("PUT", `/ladders/own/${own.id}/retired`, { version: own.version, retired }));
+  if (own.retired)
+    return (
+      <button type="button" className="btn" onClick={() => retire(false)}>
+        Offer it again
+      </button>
+    );
+  return (
+    <>
+      <button type="button" className="btn" onClick={() => setAsking(true)}>
+        Retire
+      </button>
+      <Sheet title={`Retire “${own.ladder.name}”?`} open={asking} onOpenChange={setAsking}>
+        <p>
+          It is not offered any more.{" "}
+          {used === 0
+            ? "No plan and no result uses it, so it can also go for good."
+            : `Plans and results use it ${used === 1 ? "once" : `${used} times`}; they keep it and can be read as before.`}
+        </p>
+        {problem && (
+          <p role="alert" className="mt-2 font-semibold text-alert">
+            {problem.title}. {problem.detail}
+          </p>
+        )}
+        <p className="mt-4 flex flex-wrap gap-3">
+          <button type="button" className="btn btn-main" onClick={() => retire(true)}>
+            Retire it
+          </button>
+          {used === 0 && (
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                send(
+                  () => api("DELETE", `/ladders/own/${own.id}`),
+                  () => navigate("/ladders"),
+                )
+              }
+            >
+              Remove it for good
+            </button>
+          )}
+          <button type="button" className="btn btn-plain" onClick={() => setAsking(false)}>
+            Leave it as it is
+          </button>
+        </p>
+      </Sheet>
+    </>
+  );
+}

@@ -1,0 +1,248 @@
+import type { Rung } from "../../api/types";
+import { modifier as modifierWord } from "../../words";
+import { lever, measure, onMiss, rungSides } from "../../words-ladders";
+import { Chips, type Must, Num, Pick, Words } from "./form-bits";
+
+/** One rung: what changes, what to do, what counts, what it is planned with. */
+export function RungForm({
+  rung,
+  first,
+  onChange,
+  must,
+}: {
+  rung: Rung;
+  first: boolean;
+  onChange: (rung: Rung, step: string) => void;
+  must: Must;
+}) {
+  const set = (change: Partial<Rung>) => onChange({ ...rung, ...change }, String(Object.keys(change)));
+  const { START, ...levers } = lever;
+  const { clock, count, gate: byGate, staircase } = rung.doses;
+  const dose = (change: Partial<Rung["doses"]>) => set({ doses: { ...rung.doses, ...change } });
+  const pace = (change: Partial<Rung["pace"]>) => set({ pace: { ...rung.pace, ...change } });
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <Words
+          label="Name"
+          value={rung.name}
+          must={must("name")}
+          onChange={(name) => set({ name })}
+          className="min-w-56 flex-1"
+        />
+        {first ? (
+          <span className="pb-2 text-soft">the start: it changes nothing</span>
+        ) : (
+          <Pick
+            label="The one thing it changes"
+            value={rung.lever as keyof typeof levers}
+            words={levers}
+            onChange={(l) => set({ lever: l })}
+          />
+        )}
+      </div>
+      <Words
+        label={first ? "How it begins" : "How it changes"}
+        value={rung.change}
+        must={must("change")}
+        onChange={(change) => set({ change })}
+      />
+      <Words label="What to do" rows={3} value={rung.task} must={must("task")} onChange={(task) => set({ task })} />
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Words label="Counts" value={rung.counts} must={must("counts")} onChange={(counts) => set({ counts })} />
+        <Words
+          label="Does not count"
+          value={rung.countsNot}
+          must={must("countsNot")}
+          onChange={(countsNot) => set({ countsNot })}
+        />
+        <Words label="Easier" value={rung.easier} must={must("easier")} onChange={(easier) => set({ easier })} />
+        <Words label="Harder" value={rung.harder} must={must("harder")} onChange={(harder) => set({ harder })} />
+      </div>
+      <div className="flex flex-wrap items-end gap-4">
+        <Pick label="Sides" value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
+        <Pick label="Measured by" value={rung.measure} words={measure} onChange={(m) => set({ measure: m })} />
+        <Words
+          label="One counted thing, in the plural"
+          value={rung.unit}
+          must={must("unit")}
+          onChange={(unit) => set({ unit })}
+          className="w-60"
+        />
+      </div>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>Gate</strong>
+        <Num
+          label="reach"
+          value={rung.gate.reach}
+          must={must("gate.reach")}
+          onChange={(reach) => set({ gate: { ...rung.gate, reach } })}
+        />
+        {rung.measure === "HITS_OF_N" ? (
+          <Num
+            label="of"
+            value={rung.gate.of}
+            must={must("gate.of")}
+            onChange={(of) => set({ gate: { ...rung.gate, of, inSec: null } })}
+          />
+        ) : (
+          <Num
+            label="in"
+            unit="s"
+            value={rung.gate.inSec}
+            must={must("gate.inSec")}
+            onChange={(inSec) => set({ gate: { ...rung.gate, inSec, of: null } })}
+          />
+        )}
+        <span className="text-soft">leave the seconds empty where there is no clock</span>
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>Pace</strong>
+        <Num
+          label="one that counts"
+          unit="s"
+          step={0.1}
+          value={rung.pace.hitSec}
+          must={must("pace.hitSec")}
+          onChange={(hitSec) => pace({ hitSec })}
+        />
+        <Num
+          label="a miss and its fetch"
+          unit="s"
+          step={0.1}
+          value={rung.pace.missSec}
+          must={must("pace.missSec")}
+          onChange={(missSec) => pace({ missSec })}
+        />
+        <Num
+          label="a step"
+          unit="s"
+          step={0.1}
+          value={rung.pace.stepSec}
+          must={must("pace.stepSec")}
+          onChange={(stepSec) => pace({ stepSec })}
+        />
+        <Num
+          label="share that counts"
+          step={0.05}
+          value={rung.pace.share}
+          must={must("pace.share")}
+          onChange={(share) => pace({ share })}
+        />
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>By clock</strong>
+        <Num
+          label="sets"
+          value={clock.sets}
+          must={must("doses.clock.sets")}
+          onChange={(sets) => dose({ clock: { ...clock, sets } })}
+        />
+        <Num
+          label="work"
+          unit="s"
+          step={5}
+          value={clock.workSec}
+          must={must("doses.clock.workSec")}
+          onChange={(workSec) => dose({ clock: { ...clock, workSec } })}
+        />
+        <Num
+          label="rest"
+          unit="s"
+          step={5}
+          value={clock.restSec}
+          must={must("doses.clock.restSec")}
+          onChange={(restSec) => dose({ clock: { ...clock, restSec } })}
+        />
+        <strong>By count</strong>
+        <Num
+          label="sets"
+          value={count.sets}
+          must={must("doses.count.sets")}
+          onChange={(sets) => dose({ count: { ...count, sets } })}
+        />
+        <Num
+          label="tries"
+          value={count.reps}
+          must={must("doses.count.reps")}
+          onChange={(reps) => dose({ count: { ...count, reps } })}
+        />
+        <Num
+          label="rest"
+          unit="s"
+          step={5}
+          value={count.restSec}
+          must={must("doses.count.restSec")}
+          onChange={(restSec) => dose({ count: { ...count, restSec } })}
+        />
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>By gate</strong>
+        <Num
+          label="at most"
+          unit="s"
+          step={10}
+          value={byGate.limitSec}
+          must={must("doses.gate.limitSec")}
+          onChange={(limitSec) => dose({ gate: { limitSec } })}
+        />
+        <strong>By staircase</strong>
+        <Num
+          label="hits to a step"
+          value={staircase.makesToStep}
+          must={must("doses.staircase.makesToStep")}
+          onChange={(makesToStep) => dose({ staircase: { ...staircase, makesToStep } })}
+        />
+        <Num
+          label="a step is"
+          unit="m"
+          step={0.1}
+          value={staircase.stepM}
+          must={must("doses.staircase.stepM")}
+          onChange={(stepM) => dose({ staircase: { ...staircase, stepM } })}
+        />
+        <Num
+          label="at most"
+          unit="s"
+          step={10}
+          value={staircase.limitSec}
+          must={must("doses.staircase.limitSec")}
+          onChange={(limitSec) => dose({ staircase: { ...staircase, limitSec } })}
+        />
+        <Pick
+          label="After a miss"
+          value={staircase.onMiss}
+          words={onMiss}
+          onChange={(m) => dose({ staircase: { ...staircase, onMiss: m } })}
+        />
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>Only where it matters</strong>
+        <Num
+          label="distance"
+          unit="m"
+          step={0.1}
+          value={rung.standM}
+          must={must("standM")}
+          onChange={(standM) => set({ standM })}
+        />
+        <Num
+          label="free height"
+          unit="m"
+          step={0.1}
+          value={rung.heightM}
+          must={must("heightM")}
+          onChange={(heightM) => set({ heightM })}
+        />
+        <Num label="claps under a toss" value={rung.claps} must={must("claps")} onChange={(claps) => set({ claps })} />
+      </p>
+      <Chips
+        label="May be added"
+        value={rung.modifiers}
+        words={modifierWord}
+        onChange={(modifiers) => set({ modifiers })}
+        must={must("modifiers")}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, Problem } from "../../api/client";
+import { lesson as lessonQuery, lessons } from "../../api/queries";
+import type { Ladder, LessonView, Rung } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
+import { Sheet } from "../../ui/sheet";
+import { Loading } from "../../ui/states";
+import { day } from "../../words";
+import { newBlock } from "../plan/new-block";
+import { draftOf } from "../plan/use-plan";
+
+/** Puts a rung at the end of one of the class's lessons and goes there. */
+export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" className="btn btn-main" onClick={() => setOpen(true)}>
+        Put it in a plan
+      </button>
+      <Sheet title={`Put “${rung.name}” in a plan`} open={open} onOpenChange={setOpen}>
+        <Lessons ladder={ladder} rung={rung} />
+      </Sheet>
+    </>
+  );
+}
+
+function Lessons({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
+  const { chosen } = useChosenClass();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const known = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
+  const [problem, setProblem] = useState<Problem>();
+  if (!chosen) return <p>Make a class in the store first.</p>;
+  if (known.isPending) return <Loading what={`the lessons of ${chosen.name}`} />;
+  const put = async (id: string) => {
+    try {
+      const before = await api<LessonView>("GET", `/lessons/${id}`);
+      const draft = draftOf(before);
+      const blocks = [...draft.lesson.blocks, newBlock(ladder, rung)];
+      const after = await api<LessonView>("PUT", `/lessons/${id}`, {
+        ...draft,
+        version: before.version,
+        lesson: { ...draft.lesson, blocks },
+      });
+      client.setQueryData(lessonQuery(id).queryKey, after);
+      client.invalidateQueries({ queryKey: ["lessons"] });
+      navigate(`/plan/${id}`);
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not put in", String(e)));
+    }
+  };
+  return (
+    <>
+      {problem && (
+        <p role="alert" className="mb-2 font-semibold text-alert">
+          {problem.title}. {problem.detail}
+        </p>
+      )}
+      {(known.data ?? []).length === 0 && <p>{chosen.name} has no lesson yet. Begin one under “Plan”.</p>}
+      <ul className="space-y-1.5">
+        {known.data?.map((l) => (
+          <li key={l.id}>
+            <button type="button" className="btn w-full justify-start" onClick={() => put(l.id)}>
+              {l.name} · {day(l.onDay)} · {l.spaceName}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
