@@ -7,6 +7,9 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -96,6 +99,18 @@ class LadderFormatTest {
         assertThatThrownBy(() -> LadderFiles.read("mine.yaml", text, KINDS))
                 .hasMessageContaining("kit[0].kind: UNKNOWN [own-noodle]");
         assertThat(LadderFiles.readFile("mine.yaml", withKind, KINDS).kinds()).containsExactly(noodle);
+    }
+
+    @Test
+    void the_worked_example_of_the_documentation_is_read() throws IOException {
+        String doc = Files.readString(Path.of("../docs/formats.md"));
+        String example = doc.substring(doc.indexOf("format: 1"), doc.indexOf("```", doc.indexOf("format: 1")));
+
+        assertThat(LadderFiles.read("example.yaml", example, KINDS))
+                .singleElement()
+                .satisfies(l ->
+                        assertThat(l.rungs()).extracting(Rung::id).containsExactly("half-way", "far-end", "in-turn"));
+        assertThat(SCHEMA.validate(example, InputFormat.YAML)).isEmpty();
     }
 
     @Test
