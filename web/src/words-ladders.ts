@@ -113,7 +113,8 @@ export function hereIs(fit: RungFit): string {
   const spots = `${fit.spots} ${fit.spots === 1 ? "spot" : "spots"}, ${fit.waves} ${fit.waves === 1 ? "wave" : "waves"}.`;
   const changes = fit.changes.map((c) => {
     const [press, does] = mendOf(c);
-    return `${press}${does ? ` ${does}` : ""}`.replace(/[.:]?$/, ".");
+    const joined = does.startsWith("with ") ? `${press} ${does}` : [press, does].filter(Boolean).join(": ");
+    return joined.replace(/[.:]?$/, ".");
   });
   return [spots, ...changes].join(" ");
 }

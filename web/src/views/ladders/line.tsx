@@ -41,8 +41,9 @@ export function Line({
               {fit.fitting > 0 &&
                 fit.fitting < ladder.rungs.length &&
                 `${fit.fitting} of ${ladder.rungs.length} rungs. `}
-              {hereIs(best)}
-              {best.verdict === "FEW_AT_A_TIME" && best.changes.length === 0 && ` ${reasons.map(finding).join(" ")}`}
+              {best.verdict === "FEW_AT_A_TIME" && best.changes.length === 0
+                ? reasons.map(finding).join(" ")
+                : hereIs(best)}
             </>
           )}
           <span className="hidden text-sm text-soft sm:block">{ladder.rungs.map((r) => r.name).join(" → ")}</span>

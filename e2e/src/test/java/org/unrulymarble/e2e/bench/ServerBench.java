@@ -174,27 +174,40 @@ public final class ServerBench {
                 "restRule":"BETWEEN_SETS","transitionSec":30,"blocks":[%s]}}""".formatted(classId, corridor.group(1), blocks);
         String path = "/api/lessons/" + id(browser.request("POST", "/api/lessons", lesson));
         List<Double> ms = new ArrayList<>();
-        int found = 0;
-        // Asked without the browser, which would take half the machine.
-        HttpClient client = HttpClient.newHttpClient();
-        HttpRequest ask = HttpRequest.newBuilder(URI.create(server.address() + path))
-                .header(
-                        "Cookie",
-                        "MARBLE="
-                                + browser.driver()
-                                        .manage()
-                                        .getCookieNamed("MARBLE")
-                                        .getValue())
-                .build();
-        for (int i = 0; i < 10 * CHANGES; i++) {
-            long from = System.nanoTime();
-            String body = client.send(ask, HttpResponse.BodyHandlers.ofString()).body();
-            ms.add((System.nanoTime() - from) / 1e6);
-            found = body.split("\"code\":").length - 1;
-        }
+        int found = times(server, browser, path, 10 * CHANGES, ms).split("\"code\":").length - 1;
         say(
                 "twelve blocks for 32 pupils with %d findings, asked and answered: %s ms warm (wanted: 50 on the server); the first %d: %s ms",
                 found, spread(ms.subList(7 * CHANGES, ms.size())), CHANGES, spread(ms.subList(0, CHANGES)));
+        List<Double> fits = new ArrayList<>();
+        String where = "classId=" + classId + "&spaceId=" + corridor.group(1) + "&startMin=600";
+        times(server, browser, "/api/fits?" + where, 4 * CHANGES, fits);
+        List<Double> searches = new ArrayList<>();
+        times(server, browser, "/api/ladders/search?words=two+hands+wall", 4 * CHANGES, searches);
+        say(
+                "what fits here, all ladders for 32 pupils: %s ms, the first %d: %s ms; a search: %s ms (wanted: 100)",
+                spread(fits.subList(CHANGES, fits.size())),
+                CHANGES,
+                spread(fits.subList(0, CHANGES)),
+                spread(searches));
+    }
+
+    /** Asks so often, without the browser, which would take half the machine; answers the last body. */
+    private static String times(MarbleServer server, Browser browser, String path, int often, List<Double> ms)
+            throws IOException, InterruptedException {
+        String session = browser.driver().manage().getCookieNamed("MARBLE").getValue();
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest ask = HttpRequest.newBuilder(URI.create(server.address() + path))
+                .header("Cookie", "MARBLE=" + session)
+                .build();
+        String body = "";
+        for (int i = 0; i < often; i++) {
+            long from = System.nanoTime();
+            HttpResponse<String> answer = client.send(ask, HttpResponse.BodyHandlers.ofString());
+            ms.add((System.nanoTime() - from) / 1e6);
+            if (answer.statusCode() != 200) throw new IllegalStateException(path + ": " + answer.statusCode());
+            body = answer.body();
+        }
+        return body;
     }
 
     private static String id(Map<String, Object> answer) {
