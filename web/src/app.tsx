@@ -24,6 +24,8 @@ const LadderView = lazy(() => import("./views/ladders/ladder-view").then((m) => 
 const NewLadder = lazy(() => import("./views/ladders/new-ladder").then((m) => ({ default: m.NewLadder })));
 const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => ({ default: m.EditLadder })));
 
+const WallView = lazy(() => import("./views/wall/wall-view").then((m) => ({ default: m.WallView })));
+
 const views = [
   ["/", "Today"],
   ["/plan", "Plan"],
@@ -35,6 +37,17 @@ const views = [
 ] as const;
 
 export function App() {
+  return (
+    <Suspense fallback={<Loading what="the page" />}>
+      <Routes>
+        <Route path="/wall/:code?" element={<WallView />} />
+        <Route path="*" element={<SignedIn />} />
+      </Routes>
+    </Suspense>
+  );
+}
+
+function SignedIn() {
   const who = useQuery(session);
   if (who.isPending) return <Loading what="your page" />;
   if (who.isLoadingError) return <Failed error={who.error} again={() => who.refetch()} />;

@@ -13,21 +13,20 @@ const segment = (kind: Segment["kind"]): Segment => ({
   side: 0,
 });
 
-it("calls go, half time, ten seconds, the last three and stop", () => {
-  expect(callsOf(segment("WORK"), 30_000).map((c) => [c.atMs / 1000, c.text])).toEqual([
-    [0, "Go"],
-    [15, "Halfway"],
-    [20, "Ten seconds"],
-    [27, "3"],
-    [28, "2"],
-    [29, "1"],
-    [30, "Stop"],
+const told = (sec: number) => callsOf(segment("WORK"), sec * 1000).map((c) => `${c.atMs / 1000} ${c.text}`);
+
+it("calls go, half time, the seconds left, the last five and stop", () => {
+  expect(told(40)).toEqual([
+    ..."0 Go|10 30 seconds|20 Halfway|25 15 seconds|30 10 seconds|35 5|36 4|37 3|38 2|39 1|40 Stop".split("|"),
   ]);
+  expect(told(90)).toContain("60 30 seconds");
+  expect(told(60).filter((c) => c.startsWith("30 "))).toEqual(["30 Halfway"]);
 });
 
 it("a short round has no half time, and a count-in counts three down", () => {
-  expect(callsOf(segment("WORK"), 8_000).map((c) => c.text)).toEqual(["Go", "3", "2", "1", "Stop"]);
+  expect(told(8)).toEqual(["0 Go", "3 5", "4 4", "5 3", "6 2", "7 1", "8 Stop"]);
   expect(callsOf(segment("COUNT_IN"), 5_000).map((c) => c.atMs)).toEqual([2000, 3000, 4000]);
+  expect(callsOf(segment("WATER"), 60_000).map((c) => c.text)).toEqual(["Water"]);
 });
 
 it("the screen reads a call for a moment only", () => {

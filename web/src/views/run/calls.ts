@@ -1,27 +1,36 @@
 import type { Segment } from "../../api/types";
 
-/** A call in a segment: when, what the screen says, and its tone. */
-export type Call = { atMs: number; text: string; tone: "tick" | "go" | "half" | "stop" };
+/** A call in a segment: when, what the screen says, and its tone; what is spoken only where it helps to hear it. */
+export type Call = { atMs: number; text: string; tone: "tick" | "go" | "half" | "stop" | "water"; say?: string };
 
 const HALFWAY_FROM_SEC = 20;
+const LAST_SEC = 5;
+/** Seconds left that are called, in rounds that are at least so much longer. */
+const LEFT_CALLED = [30, 15, 10];
+const LONGER_BY_SEC = 5;
 
 /** The calls of one segment, in milliseconds from its start. */
 export function callsOf(segment: Segment, lengthMs: number): Call[] {
   const calls: Call[] = [];
   const sec = Math.round(lengthMs / 1000);
-  if (segment.kind === "COUNT_IN")
-    for (let left = Math.min(3, sec); left > 0; left--)
-      calls.push({ atMs: lengthMs - left * 1000, text: String(left), tone: "tick" });
+  const left = (n: number, text: string, tone: Call["tone"], say?: string) =>
+    calls.push({ atMs: lengthMs - n * 1000, text, tone, say });
+  if (segment.kind === "COUNT_IN") for (let n = Math.min(3, sec); n > 0; n--) left(n, String(n), "tick", String(n));
   if (segment.kind === "WORK") {
-    calls.push({ atMs: 0, text: "Go", tone: "go" });
-    if (sec >= HALFWAY_FROM_SEC) calls.push({ atMs: lengthMs / 2, text: "Halfway", tone: "half" });
-    if (sec >= 15) calls.push({ atMs: lengthMs - 10_000, text: "Ten seconds", tone: "half" });
-    for (let left = Math.min(3, sec - 1); left > 0; left--)
-      calls.push({ atMs: lengthMs - left * 1000, text: String(left), tone: "tick" });
-    calls.push({ atMs: lengthMs, text: "Stop", tone: "stop" });
+    calls.push({ atMs: 0, text: "Go", tone: "go", say: "Go" });
+    const half = lengthMs / 2;
+    const halved = sec >= HALFWAY_FROM_SEC;
+    if (halved) calls.push({ atMs: half, text: "Halfway", tone: "half", say: "Half way" });
+    // Where both fall together, half way says more.
+    const alone = (n: number) => !halved || Math.abs(lengthMs - n * 1000 - half) >= 2_000;
+    for (const n of LEFT_CALLED.filter((n) => sec >= n + LONGER_BY_SEC && alone(n)))
+      left(n, `${n} seconds`, "half", `${n} seconds`);
+    for (let n = Math.min(LAST_SEC, sec - 1); n > 0; n--) left(n, String(n), "tick");
+    calls.push({ atMs: lengthMs, text: "Stop", tone: "stop", say: "Stop" });
   }
-  if (segment.kind === "SIDE_SWAP") calls.push({ atMs: 0, text: "Change sides", tone: "half" });
-  if (segment.kind === "TURN_SWAP") calls.push({ atMs: 0, text: "Change places", tone: "half" });
+  if (segment.kind === "SIDE_SWAP") calls.push({ atMs: 0, text: "Change sides", tone: "half", say: "Change sides" });
+  if (segment.kind === "TURN_SWAP") calls.push({ atMs: 0, text: "Change places", tone: "half", say: "Change places" });
+  if (segment.kind === "WATER") calls.push({ atMs: 0, text: "Water", tone: "water", say: "Water" });
   return calls.sort((a, b) => a.atMs - b.atMs);
 }
 
@@ -36,12 +45,28 @@ const pitch: Record<Call["tone"], [hertz: number, sec: number]> = {
   go: [990, 0.45],
   half: [784, 0.22],
   stop: [440, 0.7],
+  water: [587, 0.6],
 };
+
+/** What can be heard, each to be switched off by itself; the screen always says it. */
+export type Heard = { tones: boolean; speech: boolean };
+
+const HEARD = "marble.heard";
+
+export function keptHeard(): Heard {
+  return { tones: true, speech: false, ...(JSON.parse(localStorage.getItem(HEARD) ?? "{}") as Partial<Heard>) };
+}
+
+export function keepHeard(heard: Heard) {
+  localStorage.setItem(HEARD, JSON.stringify(heard));
+}
 
 /** Tones made here, put on the audio clock a little ahead of their time. */
 export class Sounder {
   private audio: AudioContext | undefined;
   private readonly sounded = new Set<string>();
+  private tones: { stop: () => void }[] = [];
+  heard: Heard = keptHeard();
 
   /** Must come from a press: browsers keep silent until then. */
   wake() {
@@ -51,7 +76,17 @@ export class Sounder {
 
   /** @param key tells this call from all others, so that it sounds once */
   at(key: string, call: Call, inMs: number) {
-    if (!this.audio || this.sounded.has(key) || this.audio.state !== "running") return;
+    if (this.sounded.has(key)) return;
+    if (this.heard.speech && call.say && inMs < 60 && "speechSynthesis" in globalThis) {
+      const said = new SpeechSynthesisUtterance(call.say);
+      said.lang = "en-GB";
+      said.rate = 1.15;
+      speechSynthesis.speak(said);
+      if (!this.heard.tones) this.sounded.add(key);
+    }
+    // With speech the tone waits for the same moment, so that both are one call.
+    if (this.heard.speech && inMs >= 60) return;
+    if (!this.heard.tones || !this.audio || this.audio.state !== "running") return;
     this.sounded.add(key);
     const [hertz, sec] = pitch[call.tone];
     const start = this.audio.currentTime + Math.max(0, inMs) / 1000;
@@ -65,10 +100,41 @@ export class Sounder {
     tone.connect(loudness).connect(this.audio.destination);
     tone.start(start);
     tone.stop(start + sec + 0.05);
+    this.tones.push(tone);
+    tone.onended = () => {
+      this.tones = this.tones.filter((t) => t !== tone);
+    };
+  }
+
+  /** Everybody stops: unlike any other call, three falling sweeps. */
+  stopAll() {
+    this.hush();
+    if (this.audio?.state !== "running") return;
+    for (let i = 0; i < 3; i++) {
+      const start = this.audio.currentTime + i * 0.38;
+      const tone = this.audio.createOscillator();
+      const loudness = this.audio.createGain();
+      tone.type = "sawtooth";
+      tone.frequency.setValueAtTime(1400, start);
+      tone.frequency.exponentialRampToValueAtTime(320, start + 0.32);
+      loudness.gain.setValueAtTime(0.6, start);
+      loudness.gain.exponentialRampToValueAtTime(0.0001, start + 0.34);
+      tone.connect(loudness).connect(this.audio.destination);
+      tone.start(start);
+      tone.stop(start + 0.36);
+    }
+  }
+
+  /** What was put on the audio clock ahead and is no longer true is not heard. */
+  hush() {
+    for (const tone of this.tones) tone.stop();
+    this.tones = [];
+    if ("speechSynthesis" in globalThis) speechSynthesis.cancel();
   }
 
   /** Calls sound anew after a jump to an earlier place. */
   forget() {
+    this.hush();
     this.sounded.clear();
   }
 }

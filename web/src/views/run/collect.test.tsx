@@ -116,6 +116,8 @@ it("shows taps as they are and gives all others the full count with one press", 
     score: null,
     addSec: null,
     target: null,
+    device: "tablet",
+    note: null,
   });
   const record = collect(sheet(["NONE"], 10), [tap(1), tap(2), tap(3)]);
   expect(screen.getByLabelText("Pupil 0")).toHaveValue("3");

@@ -47,6 +47,7 @@ export function Collect({
     if (next) next.focus();
     else form.current?.querySelector<HTMLButtonElement>("button[data-after]")?.focus();
   };
+  const here = (crew: Crew) => crew.workers.some((w) => !played.away.has(w));
   const others = missing.filter((r) => r !== round);
   return (
     <form
@@ -68,7 +69,7 @@ export function Collect({
               className="btn btn-small"
               onClick={() => {
                 for (const r of rounds)
-                  for (const crew of turn.crews)
+                  for (const crew of turn.crews.filter(here))
                     if (!counts.has(tallyKey(r, played.take(r), crew.workers[0] ?? ""))) tell(r, crew, block.reps ?? 0);
               }}
             >
@@ -82,7 +83,7 @@ export function Collect({
       </div>
       {/* As the pupils stand and call: one spot after the other, both sides of a spot together. */}
       <ol className="gap-x-10 sm:columns-2">
-        {turn.crews.map((crew) => (
+        {turn.crews.filter(here).map((crew) => (
           <li key={crew.spot} className="flex break-inside-avoid items-center gap-3 border-b border-[#3a504d] py-1">
             <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
             <span className="min-w-0 flex-1 leading-tight">

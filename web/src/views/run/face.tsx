@@ -3,7 +3,7 @@ import { FamilyGlyph } from "../../ui/marble";
 import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
 import { type Played, type Position, roundAt } from "./log";
 
-const kindWord: Record<Segment["kind"], string> = {
+export const kindWord: Record<Segment["kind"], string> = {
   SETUP: "Set up",
   EXPLAIN: "Explain",
   COUNT_IN: "Count-in",

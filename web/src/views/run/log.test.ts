@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { RunEvent, RunScript } from "../../api/types";
-import { Played, roundAt, roundStart, roundsOfTurn, standing, tallies, tallyKey, turnsEnded } from "./log";
+import { disputes, Played, roundAt, roundStart, roundsOfTurn, standing, tallies, tallyKey, turnsEnded } from "./log";
 
 const kinds = ["COUNT_IN", "WORK", "SIDE_SWAP", "WORK", "TURN_SWAP", "COUNT_IN", "WORK", "SIDE_SWAP", "WORK"] as const;
 const lengths = [5, 20, 4, 20, 10, 5, 20, 4, 20];
@@ -32,6 +32,8 @@ function event(kind: RunEvent["kind"], sec: number, details: Partial<RunEvent> =
     score: null,
     addSec: null,
     target: null,
+    device: null,
+    note: null,
     ...details,
   };
 }
@@ -95,7 +97,7 @@ describe("what the pads show", () => {
       tap("COLLECT", 7),
       tap("COLLECT", 8),
     ];
-    expect(tallies(standing(log)).get(tallyKey(1, 1, "ada"))).toEqual({ hits: 1, misses: 1, told: 8 });
+    expect(tallies(standing(log)).get(tallyKey(1, 1, "ada"))).toMatchObject({ hits: 1, misses: 1, told: 8 });
   });
 });
 
@@ -111,5 +113,33 @@ describe("rounds and turns", () => {
     expect(turnsEnded(script.segments, 3)).toEqual([]);
     expect(turnsEnded(script.segments, 4)).toEqual([3]);
     expect(turnsEnded(script.segments, 9)).toEqual([3, 8]);
+  });
+});
+
+describe("two devices and one log", () => {
+  const tap = (device: string, kind: RunEvent["kind"] = "HIT") =>
+    event(kind, 8, { segment: 1, take: 1, pupilId: "ada", device });
+
+  it("are never added up, and whose count stands is asked until somebody says so or a number is told", () => {
+    const log = [tap("a"), tap("b"), tap("a"), tap("b", "MISS"), tap("b")];
+    const counts = tallies(standing(log));
+    expect(counts.get(tallyKey(1, 1, "ada"))).toMatchObject({ hits: 2, misses: 0 });
+    expect(disputes(counts)).toHaveLength(1);
+
+    const settled = tallies(standing([...log, event("STANDS", 9, { segment: 1, take: 1, pupilId: "ada", note: "b" })]));
+    expect(settled.get(tallyKey(1, 1, "ada"))).toMatchObject({ hits: 2, misses: 1 });
+    expect(disputes(settled)).toEqual([]);
+    expect(
+      disputes(tallies(standing([...log, event("COLLECT", 9, { segment: 1, take: 1, pupilId: "ada", score: 3 })]))),
+    ).toEqual([]);
+  });
+
+  it("stop for all holds the second on both until somebody says go", () => {
+    const stop = [go(), event("STOP_ALL", 12, { segment: 1, offsetMs: 7000 })];
+    expect(play(...stop).stopped).toBe(true);
+    expect(at(play(...stop), 300)).toEqual([1, 7000]);
+    const on = play(...stop, event("GO", 300, { segment: 1, offsetMs: 7000 }));
+    expect(on.stopped).toBe(false);
+    expect(at(on, 301)).toEqual([1, 8000]);
   });
 });

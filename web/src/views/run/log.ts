@@ -19,11 +19,15 @@ export function standing(log: RunEvent[]): RunEvent[] {
     .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
 }
 
-const moves: Kind[] = ["GO", "HOLD", "AGAIN", "NEXT", "BACK"];
+const moves: Kind[] = ["GO", "HOLD", "STOP_ALL", "AGAIN", "NEXT", "BACK"];
 
 export class Played {
   readonly anchor: Anchor;
   readonly finished: boolean;
+  /** Everybody was stopped, and nobody said go since. */
+  readonly stopped: boolean;
+  /** Pupils who are put aside now. */
+  readonly away = new Set<string>();
   private readonly added = new Map<number, number>();
   private readonly begunAgain: number[] = [];
 
@@ -34,9 +38,14 @@ export class Played {
   ) {
     let anchor: Anchor = { segment: 0, offsetMs: 0, atMs: 0, playing: false };
     let finished = false;
+    let stopped = false;
     for (const e of events) {
+      if (e.kind === "STOP_ALL") stopped = true;
+      else if (e.kind === "GO") stopped = false;
+      else if (e.kind === "AWAY") this.away.add(e.pupilId ?? "");
+      else if (e.kind === "HERE") this.away.delete(e.pupilId ?? "");
       if (moves.includes(e.kind)) {
-        const playing = e.kind === "GO" ? true : e.kind === "HOLD" ? false : anchor.playing;
+        const playing = e.kind === "GO" || (e.kind !== "HOLD" && e.kind !== "STOP_ALL" && anchor.playing);
         anchor = { segment: e.segment ?? 0, offsetMs: e.offsetMs ?? 0, atMs: e.atMs, playing };
         if (e.kind === "AGAIN" || e.kind === "BACK") this.begunAgain.push(e.segment ?? 0);
       } else if (e.kind === "EXTEND") {
@@ -49,6 +58,7 @@ export class Played {
     }
     this.anchor = anchor;
     this.finished = finished;
+    this.stopped = stopped;
   }
 
   at(nowMs: number): Position {
@@ -79,25 +89,54 @@ export class Played {
   }
 }
 
-export type Tally = { hits: number; misses: number; told: number | null };
+/** What one device counted. */
+export type Count = { device: string; hits: number; misses: number };
+
+/** Counts of one pupil in one round: those that stand, the number told, and what each device counted for itself. */
+export type Tally = { hits: number; misses: number; told: number | null; by: Count[]; stands: string | null };
 
 export function tallyKey(segment: number, take: number, pupilId: string): string {
   return `${segment}/${take}/${pupilId}`;
 }
 
-/** What each pad shows. */
+/** What each pad shows. Counts of two devices are never added up: whose was said to stand does, else that of whoever began. */
 export function tallies(events: RunEvent[]): Map<string, Tally> {
   const out = new Map<string, Tally>();
   for (const e of events) {
-    if (e.kind !== "HIT" && e.kind !== "MISS" && e.kind !== "COLLECT") continue;
+    if (e.kind !== "HIT" && e.kind !== "MISS" && e.kind !== "COLLECT" && e.kind !== "STANDS") continue;
     const key = tallyKey(e.segment ?? 0, e.take ?? 1, e.pupilId ?? "");
-    const t = out.get(key) ?? { hits: 0, misses: 0, told: null };
-    if (e.kind === "HIT") t.hits++;
-    else if (e.kind === "MISS") t.misses++;
-    else t.told = e.score;
+    const t = out.get(key) ?? { hits: 0, misses: 0, told: null, by: [], stands: null };
+    if (e.kind === "COLLECT") t.told = e.score;
+    else if (e.kind === "STANDS") t.stands = e.note;
+    else {
+      const device = e.device ?? "";
+      let mine = t.by.find((c) => c.device === device);
+      if (!mine) {
+        mine = { device, hits: 0, misses: 0 };
+        t.by.push(mine);
+      }
+      if (e.kind === "HIT") mine.hits++;
+      else mine.misses++;
+    }
+    const standing = t.by.find((c) => c.device === t.stands) ?? t.by[0];
+    t.hits = standing?.hits ?? 0;
+    t.misses = standing?.misses ?? 0;
     out.set(key, t);
   }
   return out;
+}
+
+export type Dispute = { segment: number; take: number; pupilId: string; by: Count[] };
+
+/** Rounds of a pupil that several devices counted and nobody settled, by a word or by a number told. */
+export function disputes(counts: Map<string, Tally>): Dispute[] {
+  const open: Dispute[] = [];
+  for (const [key, t] of counts) {
+    if (t.by.length < 2 || t.told !== null || t.by.some((c) => c.device === t.stands)) continue;
+    const [segment = "0", take = "1", pupilId = ""] = key.split("/");
+    open.push({ segment: Number(segment), take: Number(take), pupilId, by: t.by });
+  }
+  return open;
 }
 
 /** Where a round begins: its count-in, or for a second side its own start. */

@@ -10,8 +10,9 @@ export function missingIn(run: Run, round: number, played: Played, counts: Map<s
   let missing = 0;
   for (const r of roundsOfTurn(segments, round))
     for (const crew of turn.crews) {
-      const first = crew.workers[0] ?? "";
-      if (!counts.has(tallyKey(r, played.take(r), first))) missing++;
+      const here = crew.workers.filter((w) => !played.away.has(w));
+      const first = here[0];
+      if (first !== undefined && !counts.has(tallyKey(r, played.take(r), first))) missing++;
     }
   return missing;
 }

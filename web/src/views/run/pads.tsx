@@ -1,5 +1,6 @@
 import { useEffect, useRef } from "react";
 import type { Run, Segment } from "../../api/types";
+import { thisDevice } from "./device";
 import { type Played, roundAt, type Tally, tallyKey } from "./log";
 import type { useRun } from "./use-run";
 
@@ -36,7 +37,7 @@ export function Pads({
   const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (id: string) => names.get(id) ?? "?";
-  const crews = turn?.crews ?? [];
+  const crews = (turn?.crews ?? []).filter((c) => c.workers.some((w) => !played.away.has(w)));
   const tappable = rung && ["COUNT_IN_TIME", "LONGEST_RUN", "HITS_OF_N", "MADE_FROM_SPOTS"].includes(rung.measure);
   const shown = tappable
     ? crews.filter((c) => c.workers.some((w) => watched.includes(w))).slice(0, PAD_KEYS.length)
@@ -83,7 +84,9 @@ export function Pads({
         <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
           {shown.map((crew, i) => {
             const first = crew.workers[0] ?? "";
-            const t = counts.get(tallyKey(round, take, first)) ?? { hits: 0, misses: 0, told: null };
+            const all = counts.get(tallyKey(round, take, first));
+            // Whoever taps sees what they tapped, also where another device counts the same pupil.
+            const t = all?.by.find((c) => c.device === thisDevice()) ?? all ?? { hits: 0, misses: 0 };
             const done = block?.reps && t.hits >= block.reps;
             const who = crew.workers.map(name).join(" & ");
             return (

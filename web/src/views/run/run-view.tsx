@@ -1,19 +1,26 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { Run } from "../../api/types";
-import { Lane, type LaneBlock } from "../../lane/lane";
+import { Lane } from "../../lane/lane";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
-import { blockKind } from "../../words";
 
-import { callNow, callsOf, Sounder } from "./calls";
+import { Aside } from "./aside";
+import { callNow, callsOf, keepHeard, Sounder } from "./calls";
 import { Collect } from "./collect";
+import { Disputes } from "./disputes";
 import { Face } from "./face";
 import { type Played, roundAt, roundStart, turnsEnded } from "./log";
 import { missingIn } from "./missing";
 import { Pads } from "./pads";
 import { Recorded } from "./recorded";
+import { runLane } from "./run-lane";
+import { Seen } from "./seen";
+import { sharedNow } from "./shared-clock";
+import { StopAll } from "./stop-all";
 import { useNow, useRun } from "./use-run";
+import { useSounds } from "./use-sounds";
+import { WallLink } from "./wall-link";
 
 /** The hand face of a run: clock, cue, pads in the round, numbers in the rest. */
 export function RunView() {
@@ -73,7 +80,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     if (allIn && !resting) setCollecting(undefined);
   }, [allIn, resting]);
 
-  useSounds(run, played, sounder.current, playing);
+  useSounds(segments, played, sounder.current);
   useWakeLock(playing);
 
   const jump = (kind: "AGAIN" | "NEXT" | "BACK", to: number) => {
@@ -87,7 +94,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       if (!segment) return;
       on.record(played.anchor.playing ? "HOLD" : "GO", {
         segment: position.segment,
-        offsetMs: Math.round(played.at(Date.now()).offsetMs),
+        offsetMs: Math.round(played.at(sharedNow()).offsetMs),
       });
     },
     again: () => round >= 0 && jump("AGAIN", roundStart(segments, round)),
@@ -95,6 +102,18 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     back: () => {
       const before = segments.filter((s) => s.kind === "WORK" && s.index < round).at(-1);
       if (before) jump("BACK", roundStart(segments, before.index));
+    },
+    stopAll: () => {
+      sounder.current.wake();
+      if (!segment || played.stopped) return;
+      on.record("STOP_ALL", {
+        segment: position.segment,
+        offsetMs: Math.round(played.at(sharedNow()).offsetMs),
+      });
+    },
+    skipOptional: () => {
+      const after = segments.findIndex((s) => s.index > position.segment && s.block !== segment?.block);
+      jump("NEXT", after < 0 ? segments.length : after);
     },
     longer: () => segment && on.record("EXTEND", { segment: segment.index, addSec: EXTRA_SEC }),
     takeBack: () => {
@@ -111,7 +130,9 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       if (e.ctrlKey || e.metaKey || e.altKey) return;
       // On a button that was reached by keyboard, space presses that button.
       if (e.key === " " && e.target instanceof HTMLElement && e.target.closest("button, a")) return;
-      const what = { " ": "holdOrGo", ArrowLeft: "again", ArrowRight: "next", Backspace: "takeBack" }[e.key];
+      const what = { " ": "holdOrGo", ArrowLeft: "again", ArrowRight: "next", Backspace: "takeBack", s: "stopAll" }[
+        e.key
+      ];
       if (!what) return;
       e.preventDefault();
       keys.current[what as keyof typeof press]();
@@ -129,12 +150,16 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     }
   }, []);
 
+  const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === segment?.block).map((s) => s.set));
+  const optionalNow = !!segment && !!script.blocks[segment.block]?.optionalLast && segment.set === sets - 1 && sets > 1;
   const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
   const call = playing && segment ? callNow(callsOf(segment, played.lengthMs(segment.index)), position.offsetMs) : "";
 
   return (
     <div className="mx-auto flex min-h-dvh max-w-[84rem] flex-col gap-3 px-4 py-3 sm:px-7">
       <Face run={run} played={played} position={position} call={call} begun={begun} small={shownTurn !== undefined} />
+      {played.stopped && <StopAll onGo={press.holdOrGo} />}
+      <Disputes run={run} disputes={on.disputes} record={on.record} />
       <p className="sr-only" aria-live="assertive">
         {call}
       </p>
@@ -164,20 +189,31 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             />
           )
         )}
+        {segment && shownTurn === undefined && (
+          <Seen run={run} segment={segment} round={round} events={on.events} record={on.record} />
+        )}
         {!segment && shownTurn === undefined && (
           <p className="py-10 text-center text-2xl">The lesson is through. Finish it to record what was scored.</p>
         )}
       </div>
       <Lane
-        blocks={laneOf(run)}
+        blocks={runLane(script, run.sheet.ladders)}
         totalSec={endOf(run)}
         bellSec={run.sheet.minutes * 60}
         atSec={startSec}
         labels={false}
       />
-      <div className="flex flex-wrap items-center gap-2.5 pb-2">
+      <div className="run-bar flex flex-wrap items-center gap-2 pb-2">
         <button type="button" className="btn btn-main min-w-28" onClick={press.holdOrGo} disabled={!segment}>
           {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>space</Key>
+        </button>
+        <button
+          type="button"
+          className="btn border-[#ff8f86]! bg-[#7a1511]! text-white!"
+          onClick={press.stopAll}
+          disabled={!segment || played.stopped}
+        >
+          Stop all <Key>s</Key>
         </button>
         <button type="button" className="btn" onClick={press.again} disabled={round < 0}>
           Again <Key>←</Key>
@@ -188,6 +224,11 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         <button type="button" className="btn" onClick={press.back} disabled={round < 1}>
           Back a round
         </button>
+        {optionalNow && (
+          <button type="button" className="btn" onClick={press.skipOptional}>
+            Skip the optional round
+          </button>
+        )}
         <button type="button" className="btn" onClick={press.longer} disabled={!segment}>
           + {EXTRA_SEC} s
         </button>
@@ -199,9 +240,13 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             Collect{missing.length > 0 && ` (${missing.length} open)`}
           </button>
         )}
+        <Aside run={run} away={played.away} record={on.record} />
+        <WallLink runId={run.id}>
+          <HeardChoice sounder={sounder.current} />
+        </WallLink>
         <span className="ml-auto flex items-center gap-4">
           <span role="status" className="text-mist" data-testid="unsent">
-            {on.unsent === 0 ? "All taps saved" : `${on.unsent} kept here, not yet sent`}
+            {on.unsent === 0 ? "All saved" : `${on.unsent} kept here, not yet sent`}
           </span>
           <button type="button" className="btn" onClick={() => setEnding(true)}>
             Finish
@@ -240,6 +285,37 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   );
 }
 
+/** Tones and speech, each on or off; kept on this device. */
+function HeardChoice({ sounder }: { sounder: Sounder }) {
+  const [heard, setHeard] = useState(sounder.heard);
+  const set = (next: typeof heard) => {
+    sounder.heard = next;
+    sounder.wake();
+    keepHeard(next);
+    setHeard(next);
+  };
+  return (
+    <span className="flex gap-2">
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-pressed={heard.tones}
+        onClick={() => set({ ...heard, tones: !heard.tones })}
+      >
+        Tones {heard.tones ? "on" : "off"}
+      </button>
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-pressed={heard.speech}
+        onClick={() => set({ ...heard, speech: !heard.speech })}
+      >
+        Voice {heard.speech ? "on" : "off"}
+      </button>
+    </span>
+  );
+}
+
 const Key = ({ children }: { children: string }) => (
   <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{children}</kbd>
 );
@@ -254,26 +330,6 @@ function endOf(run: Run): number {
   return last ? last.startSec + last.durationSec : 0;
 }
 
-function laneOf(run: Run): LaneBlock[] {
-  const { segments, blocks } = run.sheet.script;
-  return blocks.map((b, i) => {
-    const mine = segments.filter((s) => s.block === i && s.kind !== "TRANSITION");
-    const ladder = run.sheet.ladders.find((l) => l.id === b.ladderId);
-    const end = mine.at(-1);
-    return {
-      id: String(i),
-      name: ladder?.name ?? blockKind[b.kind],
-      family: ladder?.family ?? null,
-      effort: ladder?.effort ?? 1,
-      startSec: mine[0]?.startSec ?? 0,
-      endSec: end ? end.startSec + end.durationSec : 0,
-      setStretches: mine
-        .filter((s) => s.kind === "WORK")
-        .map((s) => ({ startSec: s.startSec, endSec: s.startSec + s.durationSec })),
-    };
-  });
-}
-
 /** Whom the adult taps for, remembered on this device. */
 function useWatched(runId: string): [string[], (ids: string[]) => void] {
   const key = `marble.watched.${runId}`;
@@ -285,27 +341,6 @@ function useWatched(runId: string): [string[], (ids: string[]) => void] {
       setIds(next);
     },
   ];
-}
-
-/** Puts the calls of this and the next segment on the audio clock shortly before they are due. */
-function useSounds(run: Run, played: Played, sounder: Sounder, playing: boolean) {
-  useEffect(() => {
-    if (!playing) return;
-    const look = () => {
-      const now = Date.now();
-      const at = played.at(now);
-      const segment = run.sheet.script.segments[at.segment];
-      if (!segment) return;
-      for (const call of callsOf(segment, played.lengthMs(segment.index))) {
-        const inMs = call.atMs - at.offsetMs;
-        if (inMs > -80 && inMs < 400)
-          sounder.at(`${segment.index}/${played.take(segment.index)}/${call.atMs}`, call, inMs);
-      }
-    };
-    look();
-    const timer = setInterval(look, 150);
-    return () => clearInterval(timer);
-  }, [run, played, sounder, playing]);
 }
 
 /** Keeps the screen awake where the browser allows. */

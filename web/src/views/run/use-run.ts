@@ -1,14 +1,17 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { v7 as timeOrderedId } from "uuid";
 import { api, Problem } from "../../api/client";
 import type { Run, RunEvent } from "../../api/types";
-import { type Kind, Played, standing, tallies } from "./log";
+import { thisDevice } from "./device";
+import { idAfter } from "./ids";
+import { disputes, type Kind, Played, standing, tallies } from "./log";
+import { heardClock, sharedNow } from "./shared-clock";
 import * as store from "./store";
+import { useStream } from "./use-stream";
 
 const RETRY_MS = 2_000;
 const BATCH = 200;
 
-type Details = Partial<Omit<RunEvent, "id" | "kind" | "atMs">>;
+type Details = Partial<Omit<RunEvent, "id" | "kind" | "atMs" | "device">>;
 
 /** A run on this device: its log, a way to add to it, and how much of it the server has. */
 export function useRun(runId: string) {
@@ -18,6 +21,7 @@ export function useRun(runId: string) {
   const [error, setError] = useState<unknown>();
   const [refused, setRefused] = useState<Problem>();
   const sending = useRef(false);
+  const greatest = useRef<string>(undefined);
   const retry = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   const flush = useCallback(async () => {
@@ -42,23 +46,37 @@ export function useRun(runId: string) {
     }
   }, [runId]);
 
+  /** Adds what is not known yet, from wherever it comes. */
+  const merge = useCallback((more: RunEvent[]) => {
+    setLog((log) => {
+      const known = new Set(log.map((e) => e.id));
+      const fresh = more.filter((e) => !known.has(e.id));
+      for (const e of fresh) if (!greatest.current || e.id > greatest.current) greatest.current = e.id;
+      return fresh.length === 0 ? log : [...log, ...fresh];
+    });
+  }, []);
+
   const load = useCallback(async () => {
     setError(undefined);
     const mine = await store.waiting(runId);
     let found: Run | undefined;
     try {
+      const askedMs = Date.now();
       found = await api<Run>("GET", `/runs/${runId}`);
+      heardClock(found.nowMs, askedMs);
       await store.keepSheet(found);
     } catch (e) {
       found = await store.keptSheet(runId);
       if (!found || (e instanceof Problem && e.status === 404)) return setError(e);
     }
-    const known = new Set(found.log.map((e) => e.id));
-    setLog([...found.log, ...mine.filter((e) => !known.has(e.id))]);
+    merge([...found.log, ...mine]);
     setRun(found);
     setUnsent(mine.length);
     flush();
-  }, [runId, flush]);
+  }, [runId, flush, merge]);
+
+  // Whatever another device adds comes by itself; once the server is heard again, what waited here is sent.
+  useStream(run ? `/api/runs/${runId}/stream` : undefined, merge, flush);
 
   useEffect(() => {
     load();
@@ -72,9 +90,9 @@ export function useRun(runId: string) {
   const record = useCallback(
     (kind: Kind, details: Details = {}): RunEvent => {
       const event: RunEvent = {
-        id: timeOrderedId(),
+        id: idAfter(greatest.current),
         kind,
-        atMs: Date.now(),
+        atMs: Math.round(sharedNow()),
         segment: null,
         offsetMs: null,
         take: null,
@@ -82,8 +100,11 @@ export function useRun(runId: string) {
         score: null,
         addSec: null,
         target: null,
+        note: null,
         ...details,
+        device: thisDevice(),
       };
+      greatest.current = event.id;
       setLog((l) => [...l, event]);
       setUnsent((n) => n + 1);
       store.keep(runId, event).then(flush, setError);
@@ -95,17 +116,18 @@ export function useRun(runId: string) {
   const events = useMemo(() => standing(log), [log]);
   const played = useMemo(() => (run ? new Played(run.sheet.script, events) : undefined), [run, events]);
   const counts = useMemo(() => tallies(events), [events]);
-  return { run, events, played, counts, record, unsent, error, refused, load, flush };
+  const open = useMemo(() => disputes(counts), [counts]);
+  return { run, events, played, counts, disputes: open, record, unsent, error, refused, load, flush };
 }
 
 /** The time, again and again while the clock runs. */
 export function useNow(running: boolean): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(sharedNow);
   useEffect(() => {
-    setNow(Date.now());
+    setNow(sharedNow());
     if (!running) return;
-    const timer = setInterval(() => setNow(Date.now()), 100);
+    const timer = setInterval(() => setNow(sharedNow()), 100);
     return () => clearInterval(timer);
   }, [running]);
-  return running ? Math.max(now, 0) : Date.now();
+  return running ? Math.max(now, 0) : sharedNow();
 }

@@ -73,7 +73,7 @@ class LessonJourneyTest {
         assertThat(first.getDomProperty("value")).isEqualTo("3");
         browser.await("for the second spot's field", d -> "Cosmo V.".equals(focused()));
         for (int i = 0; i < 3; i++) browser.keys(Integer.toString(11 + i), Keys.ENTER);
-        browser.await("for all to be sent", d -> unsent().equals("All taps saved"));
+        browser.await("for all to be sent", d -> unsent().equals("All saved"));
 
         browser.press("Finish");
         browser.press("Finish and record");
@@ -101,14 +101,14 @@ class LessonJourneyTest {
         browser.press("Go");
         toWork(1);
         browser.press("2 Cosmo V.");
-        browser.await("for what was done so far to be sent", d -> unsent().equals("All taps saved"));
+        browser.await("for what was done so far to be sent", d -> unsent().equals("All saved"));
 
         browser.offline(true);
         browser.keys("q", "q");
         browser.await("for two taps to wait", d -> unsent().startsWith("2 kept here"));
         assertThat(hits()).isEqualTo("2");
         browser.offline(false);
-        browser.await("for the taps to be sent", d -> unsent().equals("All taps saved"));
+        browser.await("for the taps to be sent", d -> unsent().equals("All saved"));
 
         String runId = browser.driver().getCurrentUrl().replaceAll(".*/", "");
         JsonNode run = get("/api/runs/" + runId);
@@ -118,6 +118,77 @@ class LessonJourneyTest {
         browser.press("Finish");
         browser.press("Finish and record");
         browser.see("[data-testid=recorded]");
+    }
+
+    @Test
+    void the_wall_goes_with_the_hand_stops_with_it_and_shows_no_surname_and_no_score() {
+        browser.open("/plan/" + newLesson("Two faces"));
+        browser.press("Run it");
+        browser.press("Wall, sound");
+        String path = "/wall/" + browser.see("[data-testid=wall-code]").getText();
+        browser.keys(Keys.ESCAPE);
+        browser.press("Go");
+        toWork(1);
+        browser.press("1 Amaru T.");
+        browser.keys("q", "q");
+        browser.await("for two hits", d -> hits().equals("2"));
+
+        String hand = browser.driver().getWindowHandle();
+        browser.driver().switchTo().newWindow(org.openqa.selenium.WindowType.TAB);
+        String wall = browser.driver().getWindowHandle();
+        browser.open(path);
+        browser.see("[data-testid=wall-clock]");
+        assertThat(browser.see("body").getText()).contains("Amaru").doesNotContain("Amaru T.");
+        assertThat(browser.see("[data-testid=wall-clock]").getDomAttribute("aria-label"))
+                .startsWith("Work");
+
+        browser.driver().switchTo().window(hand);
+        browser.keys("s");
+        browser.see("[data-testid=stop-all]");
+        browser.driver().switchTo().window(wall);
+        browser.see("[data-testid=stop-all]");
+        browser.driver().switchTo().window(hand);
+        browser.press("Go on");
+        browser.driver().switchTo().window(wall);
+        browser.await("for the stop to be over", d -> !browser.shows("[data-testid=stop-all]"));
+        browser.driver().close();
+        browser.driver().switchTo().window(hand);
+
+        // Another device counts the same pupil: both counts are shown, and whose stands is asked.
+        String runId = browser.driver().getCurrentUrl().replaceAll(".*/", "");
+        JsonNode mine = get("/api/runs/" + runId)
+                .get("log")
+                .valueStream()
+                .filter(e -> e.get("kind").stringValue().equals("HIT"))
+                .findFirst()
+                .orElseThrow();
+        String other = mine.toString()
+                .replaceFirst("\"id\":\"[^\"]+\"", "\"id\":\"" + java.util.UUID.randomUUID() + "\"")
+                .replaceFirst("\"device\":\"[^\"]+\"", "\"device\":\"helper\"");
+        assertThat(browser.request("POST", "/api/runs/" + runId + "/events", "{\"events\":[" + other + "]}")
+                        .get("status"))
+                .isEqualTo(200L);
+        browser.seeText("was counted on two devices");
+        browser.press("1 (the other)");
+        browser.await("for the question to be settled", d -> !browser.shows("[aria-label='Counted twice']"));
+        browser.await("for all to be sent", d -> unsent().equals("All saved"));
+        assertThat(get("/api/runs/" + runId)
+                        .get("state")
+                        .get("results")
+                        .get(0)
+                        .get("hits")
+                        .intValue())
+                .isEqualTo(1);
+
+        browser.press("Who is here");
+        browser.press("Cosmo V.");
+        browser.keys(Keys.ESCAPE);
+        browser.seeText("1 away");
+        browser.press("Finish");
+        browser.press("Finish and record");
+        browser.see("[data-testid=recorded]");
+        browser.open(path);
+        browser.seeText("No run goes on under the code");
     }
 
     @Test
@@ -292,7 +363,7 @@ class LessonJourneyTest {
         toWork(1);
         browser.press("1 Amaru T.");
         browser.keys("q");
-        browser.await("for one hit", d -> hits().equals("1") && unsent().equals("All taps saved"));
+        browser.await("for one hit", d -> hits().equals("1") && unsent().equals("All saved"));
         browser.press("Finish");
         browser.press("Finish and record");
         browser.see("[data-testid=recorded]");

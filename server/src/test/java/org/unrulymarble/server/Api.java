@@ -5,6 +5,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -79,6 +81,37 @@ class Api {
                     text);
         } catch (Exception e) {
             throw new AssertionError(method + " " + path, e);
+        }
+    }
+
+    /** What came over a stream so far. */
+    record Heard(MockHttpServletResponse response) {
+        String text() {
+            try {
+                return response.getContentAsString(StandardCharsets.UTF_8);
+            } catch (java.io.UnsupportedEncodingException e) {
+                throw new AssertionError(e);
+            }
+        }
+
+        /** Waits until it says so. */
+        void await(String part) {
+            long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+            while (!text().contains(part)) {
+                if (System.nanoTime() > until) throw new AssertionError("not heard: " + part + " in " + text());
+                LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(10));
+            }
+        }
+    }
+
+    /** Opens a stream of events and leaves it open. */
+    Heard listen(String path) {
+        try {
+            MockHttpServletRequestBuilder request = request(HttpMethod.GET, path);
+            if (session != null) request.cookie(session);
+            return new Heard(mvc.perform(request).andReturn().getResponse());
+        } catch (Exception e) {
+            throw new AssertionError(path, e);
         }
     }
 

@@ -114,6 +114,74 @@ class RunApiTest {
         finish();
     }
 
+    @Test
+    void the_wall_shows_clock_and_first_names_by_its_code_alone_and_only_while_the_run_goes_on() {
+        send(hits(2), event("GO", "\"segment\":0,\"offsetMs\":0"));
+        String code = api.post("/api/runs/" + run.get("id").stringValue() + "/wall", "{}")
+                .body()
+                .get("code")
+                .stringValue();
+        assertThat(code).matches("[A-Z2-9]{6}");
+        assertThat(api.post("/api/runs/" + run.get("id").stringValue() + "/wall", "{}")
+                        .text())
+                .contains(code);
+
+        api.asNobody();
+        Api.Answer wall = api.get("/api/wall/" + code.toLowerCase(java.util.Locale.ROOT));
+        assertThat(wall.status()).isEqualTo(200);
+        assertThat(wall.body().get("names").get(worker).stringValue()).isEqualTo("Amaru");
+        assertThat(wall.body().get("log").valueStream().map(e -> e.get("kind").stringValue()))
+                .containsExactly("GO");
+        assertThat(wall.text()).doesNotContain("Amaru T.").doesNotContain("Turnstone");
+        assertThat(api.get("/api/wall/ZZZZZZ").status()).isEqualTo(404);
+        assertThat(api.get("/api/runs/" + run.get("id").stringValue()).status()).isEqualTo(401);
+
+        api.as("okafor");
+        finish();
+        api.asNobody();
+        assertThat(api.get("/api/wall/" + code).status()).isEqualTo(404);
+    }
+
+    @Test
+    void whoever_listens_hears_what_is_known_and_what_comes_and_the_wall_hears_no_score() {
+        send(event("GO", "\"segment\":0,\"offsetMs\":0"));
+        String id = run.get("id").stringValue();
+        String code =
+                api.post("/api/runs/" + id + "/wall", "{}").body().get("code").stringValue();
+        Api.Heard hand = api.listen("/api/runs/" + id + "/stream");
+        Api.Heard wall = api.listen("/api/wall/" + code + "/stream");
+        hand.await("\"GO\"");
+        wall.await("\"GO\"");
+
+        send(hits(1));
+        hand.await("\"HIT\"");
+        send(event("STOP_ALL", "\"segment\":0,\"offsetMs\":2000"));
+        hand.await("\"STOP_ALL\"");
+        wall.await("\"STOP_ALL\"");
+        assertThat(wall.text()).doesNotContain("HIT");
+        finish();
+    }
+
+    @Test
+    void what_two_devices_counted_stands_side_by_side_until_somebody_says_whose() {
+        String tap = "\"segment\":%d,\"take\":1,\"pupilId\":\"%s\",\"device\":\"%s\"";
+        send(event("HIT", tap.formatted(round, worker, "one")));
+        send(event("HIT", tap.formatted(round, worker, "two")), event("HIT", tap.formatted(round, worker, "two")));
+
+        JsonNode state = state();
+        assertThat(state.get("disputes")).singleElement().satisfies(d -> {
+            assertThat(d.get("counts")).hasSize(2);
+            assertThat(d.get("stands").isNull()).isTrue();
+        });
+        send(event("STANDS", tap.formatted(round, worker, "one") + ",\"note\":\"two\""));
+        assertThat(state().get("results").get(0).get("hits").intValue()).isEqualTo(2);
+        finish();
+    }
+
+    private JsonNode state() {
+        return api.get("/api/runs/" + run.get("id").stringValue()).body().get("state");
+    }
+
     private void finish() {
         assertThat(send(event("FINISH", "\"target\":null")).status()).isEqualTo(200);
     }

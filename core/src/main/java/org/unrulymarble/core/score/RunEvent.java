@@ -1,6 +1,8 @@
 package org.unrulymarble.core.score;
 
+import java.util.Arrays;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -10,13 +12,15 @@ import org.unrulymarble.core.check.Fault;
  * @param id time-ordered, made on the device; events fold in the order of their ids
  * @param atMs when, on the device's clock, in milliseconds since 1970
  * @param segment segment of the script: where the clock goes on (GO, HOLD, AGAIN, NEXT, BACK), which is longer (EXTEND), or the
- *     round that is counted (HIT, MISS, COLLECT)
- * @param offsetMs milliseconds into that segment; for GO, HOLD, AGAIN, NEXT, BACK
- * @param take how often the round had been begun, from 1; for HIT, MISS, COLLECT
- * @param pupilId for HIT, MISS, COLLECT
+ *     round that is counted or spoken of (HIT, MISS, COLLECT, FAULT, WORD, STANDS)
+ * @param offsetMs milliseconds into that segment; for GO, HOLD, STOP_ALL, AGAIN, NEXT, BACK
+ * @param take how often the round had been begun, from 1; for HIT, MISS, COLLECT, STANDS
+ * @param pupilId for HIT, MISS, COLLECT, AWAY, HERE, WORD, STANDS; for FAULT, or null if it was seen in general
  * @param score for COLLECT: the number told, 0 to 100,000
  * @param addSec for EXTEND: 1 to 600
  * @param target for TAKE_BACK: the event that is taken back
+ * @param device which tablet or laptop it was made on, or null in logs from before devices were told apart
+ * @param note for FAULT: id of the ladder's fault; for WORD: a {@link Word}; for STANDS: the device whose count stands
  */
 public record RunEvent(
         UUID id,
@@ -28,12 +32,16 @@ public record RunEvent(
         String pupilId,
         Integer score,
         Integer addSec,
-        UUID target) {
+        UUID target,
+        String device,
+        String note) {
 
     /** What can be done. */
     public enum Kind {
         GO,
         HOLD,
+        /** Everybody stops at once: the clock holds until GO, and every screen says so. */
+        STOP_ALL,
         AGAIN,
         NEXT,
         BACK,
@@ -41,16 +49,40 @@ public record RunEvent(
         HIT,
         MISS,
         COLLECT,
+        /** A pupil is put aside, and comes back. */
+        AWAY,
+        HERE,
+        /** A usual fault was seen. */
+        FAULT,
+        /** The pupil's own word on how it was. */
+        WORD,
+        /** Where two devices counted the same pupil in the same round: whose count stands. */
+        STANDS,
         TAKE_BACK,
         FINISH;
 
         boolean movesClock() {
-            return this == GO || this == HOLD || this == AGAIN || this == NEXT || this == BACK;
+            return this == GO || this == HOLD || this == STOP_ALL || this == AGAIN || this == NEXT || this == BACK;
         }
 
         boolean counts() {
             return this == HIT || this == MISS || this == COLLECT;
         }
+
+        private boolean ofRound() {
+            return counts() || this == STANDS;
+        }
+
+        private boolean ofPupil() {
+            return ofRound() || this == AWAY || this == HERE || this == WORD;
+        }
+    }
+
+    /** A pupil's own word on a round. */
+    public enum Word {
+        TOO_EASY,
+        RIGHT,
+        TOO_HARD
     }
 
     /** Far enough ahead for any device, and small enough that sums cannot overflow. */
@@ -59,10 +91,19 @@ public record RunEvent(
     public RunEvent {
         Checks checks = new Checks().required("id", id).required("kind", kind).range("atMs", atMs, 0, MAX_MS);
         if (kind != null) {
-            if (kind.movesClock() || kind.counts() || kind == Kind.EXTEND)
+            if (kind.movesClock() || kind.ofRound() || kind == Kind.EXTEND || kind == Kind.FAULT || kind == Kind.WORD)
                 checks.range("segment", segment, 0, 1_000_000);
             if (kind.movesClock()) checks.range("offsetMs", offsetMs, 0, MAX_MS);
-            if (kind.counts()) checks.range("take", take, 1, 1000).text("pupilId", pupilId, 60);
+            if (kind.ofRound()) checks.range("take", take, 1, 1000);
+            if (kind.ofPupil() || pupilId != null) checks.text("pupilId", pupilId, 60);
+            if (device != null) checks.text("device", device, 40);
+            if (kind == Kind.FAULT || kind == Kind.STANDS) checks.text("note", note, 60);
+            if (kind == Kind.WORD)
+                checks.that(
+                        Arrays.stream(Word.values()).anyMatch(w -> w.name().equals(note)),
+                        "note",
+                        Fault.Rule.ONE_OF,
+                        Arrays.stream(Word.values()).map(Word::name).collect(Collectors.joining(", ")));
             if (kind == Kind.COLLECT) checks.range("score", score, 0, 100_000);
             if (kind == Kind.EXTEND) checks.range("addSec", addSec, 1, 600);
             if (kind == Kind.TAKE_BACK) checks.required("target", target);
@@ -79,7 +120,7 @@ public record RunEvent(
         Checks checks = new Checks();
         if (segment != null) {
             checks.range("segment", segment, 0, script.segments().size());
-            if (kind.counts()) {
+            if (kind.ofRound()) {
                 boolean round = script.isRound(segment);
                 checks.that(round, "segment", Fault.Rule.UNKNOWN, segment);
                 if (round)

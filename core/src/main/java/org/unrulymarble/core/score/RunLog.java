@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.unrulymarble.core.ladder.Measure;
 
@@ -35,10 +36,16 @@ public final class RunLog {
         boolean finished = false;
         Set<RoundKey> dropped = new HashSet<>();
         Map<Integer, Integer> begunAgain = new HashMap<>();
-        Map<TallyKey, Tally> tallies = new LinkedHashMap<>();
+        Map<TallyKey, Counted> tallies = new LinkedHashMap<>();
+        Set<String> away = new TreeSet<>();
+        List<RunState.Remark> remarks = new ArrayList<>();
+        boolean stopped = false;
         for (RunEvent e : inOrder) {
             switch (e.kind()) {
-                case GO, HOLD -> clock = moved(clock, e, e.kind() == RunEvent.Kind.GO);
+                case GO, HOLD, STOP_ALL -> {
+                    clock = moved(clock, e, e.kind() == RunEvent.Kind.GO);
+                    stopped = e.kind() == RunEvent.Kind.STOP_ALL || (stopped && e.kind() == RunEvent.Kind.HOLD);
+                }
                 case AGAIN, BACK -> {
                     RunClock.Position left = clock.at(script, e.atMs());
                     // A round that is begun anew before its end counts for nothing: the new one stands in its place.
@@ -49,9 +56,12 @@ public final class RunLog {
                 }
                 case NEXT -> clock = moved(clock, e, clock.playing());
                 case EXTEND -> clock = extended(clock, e);
-                case HIT, MISS, COLLECT ->
-                    tallies.computeIfAbsent(new TallyKey(e.segment(), e.take(), e.pupilId()), k -> new Tally())
+                case HIT, MISS, COLLECT, STANDS ->
+                    tallies.computeIfAbsent(new TallyKey(e.segment(), e.take(), e.pupilId()), k -> new Counted())
                             .add(e);
+                case AWAY -> away.add(e.pupilId());
+                case HERE -> away.remove(e.pupilId());
+                case FAULT, WORD -> remarks.add(new RunState.Remark(e.kind(), e.segment(), e.pupilId(), e.note()));
                 case FINISH -> {
                     RunClock.Position end = clock.at(script, e.atMs());
                     clock = new RunClock(end.segment(), end.offsetMs(), e.atMs(), false, clock.addedSec());
@@ -63,7 +73,15 @@ public final class RunLog {
             }
         }
         List<RoundResult> results = results(tallies, dropped);
-        return new RunState(clock, finished, results, touchesPerPupil(results));
+        return new RunState(
+                clock,
+                finished,
+                stopped,
+                results,
+                touchesPerPupil(results),
+                Set.copyOf(away),
+                disputes(tallies, dropped),
+                List.copyOf(remarks));
     }
 
     /** Events in order, without those that were taken back. */
@@ -95,12 +113,27 @@ public final class RunLog {
         return take;
     }
 
-    private List<RoundResult> results(Map<TallyKey, Tally> tallies, Set<RoundKey> dropped) {
+    private static List<RunState.Dispute> disputes(Map<TallyKey, Counted> tallies, Set<RoundKey> dropped) {
+        List<RunState.Dispute> out = new ArrayList<>();
+        tallies.forEach((key, counted) -> {
+            if (counted.byDevice.size() < 2 || dropped.contains(new RoundKey(key.segment(), key.take()))) return;
+            List<RunState.Count> counts = new ArrayList<>();
+            counted.byDevice.forEach(
+                    (device, t) -> counts.add(new RunState.Count(device, t.hits, t.misses, t.longestRun)));
+            out.add(new RunState.Dispute(key.segment(), key.take(), key.pupilId(), counts, counted.stands()));
+        });
+        out.sort(Comparator.comparingInt(RunState.Dispute::segment)
+                .thenComparingInt(RunState.Dispute::take)
+                .thenComparing(RunState.Dispute::pupilId));
+        return List.copyOf(out);
+    }
+
+    private List<RoundResult> results(Map<TallyKey, Counted> tallies, Set<RoundKey> dropped) {
         List<RoundResult> out = new ArrayList<>();
-        tallies.forEach((key, tally) -> {
+        tallies.forEach((key, counted) -> {
             if (dropped.contains(new RoundKey(key.segment(), key.take()))) return;
             RunScript.Crew crew = script.crewOf(script.segment(key.segment()), key.pupilId());
-            if (crew != null) out.add(result(key, tally, crew));
+            if (crew != null && counted.any()) out.add(result(key, counted, crew));
         });
         out.sort(Comparator.comparingInt(RoundResult::segment)
                 .thenComparingInt(RoundResult::take)
@@ -116,13 +149,15 @@ public final class RunLog {
         return pupils == 0 ? 0 : (int) Math.round((double) touches / pupils);
     }
 
-    private RoundResult result(TallyKey key, Tally tally, RunScript.Crew crew) {
+    private RoundResult result(TallyKey key, Counted counted, RunScript.Crew crew) {
+        Tally tally = counted.standing();
+        Integer collected = counted.collected;
         RunScript.ScriptBlock block = script.blockOf(script.segment(key.segment()));
         boolean tapped = tally.hits + tally.misses > 0;
         int tappedScore = block.measure() == Measure.LONGEST_RUN ? tally.longestRun : tally.hits;
         // A number told afterwards is the last word; the taps stand beside it only where they agree.
-        boolean told = tally.collected != null && (!tapped || tally.collected != tappedScore);
-        int score = told ? tally.collected : tappedScore;
+        boolean told = collected != null && (!tapped || collected != tappedScore);
+        int score = told ? collected : tappedScore;
         Integer hits = tally.hits;
         Integer misses = tally.misses;
         Integer tries = tally.hits + tally.misses;
@@ -145,26 +180,52 @@ public final class RunLog {
 
     private record TallyKey(int segment, int take, String pupilId) {}
 
-    /** Counts of one pupil in one round. */
-    private static final class Tally {
-        int hits;
-        int misses;
-        int run;
-        int longestRun;
-        Integer collected;
+    /** Counts of one pupil in one round, each device for itself, and the number that was told. */
+    private static final class Counted {
+        /** In the order in which they began. */
+        private final Map<String, Tally> byDevice = new LinkedHashMap<>();
+
+        private Integer collected;
+        private String chosen;
 
         void add(RunEvent e) {
             switch (e.kind()) {
-                case HIT -> {
-                    hits++;
-                    run++;
-                    longestRun = Math.max(longestRun, run);
-                }
-                case MISS -> {
-                    misses++;
-                    run = 0;
-                }
-                default -> collected = e.score();
+                case COLLECT -> collected = e.score();
+                case STANDS -> chosen = e.note();
+                default ->
+                    byDevice.computeIfAbsent(e.device() == null ? "" : e.device(), d -> new Tally())
+                            .add(e);
+            }
+        }
+
+        boolean any() {
+            return collected != null || !byDevice.isEmpty();
+        }
+
+        String stands() {
+            return byDevice.containsKey(chosen) ? chosen : null;
+        }
+
+        Tally standing() {
+            if (byDevice.isEmpty()) return new Tally();
+            return byDevice.getOrDefault(chosen, byDevice.values().iterator().next());
+        }
+    }
+
+    private static final class Tally {
+        private int hits;
+        private int misses;
+        private int run;
+        private int longestRun;
+
+        void add(RunEvent e) {
+            if (e.kind() == RunEvent.Kind.HIT) {
+                hits++;
+                run++;
+                longestRun = Math.max(longestRun, run);
+            } else {
+                misses++;
+                run = 0;
             }
         }
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,6 +27,8 @@ class RunLogTest {
 
     private final List<RunEvent> log = new ArrayList<>();
     private long number;
+    private String device = "tablet";
+    private String note;
 
     @Test
     void hits_misses_and_the_longest_run_are_kept_in_order() {
@@ -128,6 +131,102 @@ class RunLogTest {
     }
 
     @Test
+    void two_devices_that_count_the_same_pupil_are_never_added_up() {
+        tap(RunEvent.Kind.HIT, 4);
+        device = "helper";
+        tap(RunEvent.Kind.HIT, 5);
+        tap(RunEvent.Kind.MISS, 1);
+
+        RunState open = fold(Measure.COUNT_IN_TIME, null);
+        assertThat(open.results())
+                .singleElement()
+                .satisfies(r -> assertThat(r.hits()).isEqualTo(4));
+        assertThat(open.disputes())
+                .containsExactly(new RunState.Dispute(
+                        WORK,
+                        1,
+                        "ada",
+                        List.of(new RunState.Count("tablet", 4, 0, 4), new RunState.Count("helper", 5, 1, 5)),
+                        null));
+
+        note = "helper";
+        add(30, RunEvent.Kind.STANDS, WORK, null, 1, "ada", null, null, null);
+        RunState settled = fold(Measure.COUNT_IN_TIME, null);
+        assertThat(settled.results())
+                .singleElement()
+                .satisfies(r -> assertThat(r.hits()).isEqualTo(5));
+        assertThat(settled.disputes()).extracting(RunState.Dispute::stands).containsExactly("helper");
+    }
+
+    @Test
+    void everybody_stops_until_go_and_the_second_is_kept() {
+        go();
+        at(12, RunEvent.Kind.STOP_ALL, WORK, 7_000);
+        assertThat(fold(Measure.COUNT_IN_TIME, null).stopped()).isTrue();
+        assertThat(position(500)).isEqualTo(new RunClock.Position(WORK, 7_000));
+
+        at(500, RunEvent.Kind.GO, WORK, 7_000);
+        assertThat(fold(Measure.COUNT_IN_TIME, null).stopped()).isFalse();
+        assertThat(position(501)).isEqualTo(new RunClock.Position(WORK, 8_000));
+    }
+
+    @Test
+    void pupils_are_put_aside_and_come_back_and_what_was_seen_and_said_is_kept() {
+        add(1, RunEvent.Kind.AWAY, null, null, null, "ada", null, null, null);
+        add(2, RunEvent.Kind.AWAY, null, null, null, "ben", null, null, null);
+        add(3, RunEvent.Kind.HERE, null, null, null, "ada", null, null, null);
+        note = "low-elbow";
+        add(9, RunEvent.Kind.FAULT, WORK, null, null, null, null, null, null);
+        note = "TOO_HARD";
+        add(27, RunEvent.Kind.WORD, WORK, null, null, "ada", null, null, null);
+
+        RunState state = fold(Measure.COUNT_IN_TIME, null);
+        assertThat(state.away()).containsExactly("ben");
+        assertThat(state.remarks())
+                .containsExactly(
+                        new RunState.Remark(RunEvent.Kind.FAULT, WORK, null, "low-elbow"),
+                        new RunState.Remark(RunEvent.Kind.WORD, WORK, "ada", "TOO_HARD"));
+        note = "BORING";
+        assertThatThrownBy(() -> add(28, RunEvent.Kind.WORD, WORK, null, null, "ada", null, null, null))
+                .isInstanceOf(Refused.class);
+    }
+
+    /** Two devices, seven events: every one of the 5,040 orders in which they can arrive. */
+    @Test
+    void every_order_in_which_two_devices_arrive_folds_to_the_same() {
+        go();
+        tap(RunEvent.Kind.HIT, 1);
+        device = "helper";
+        tap(RunEvent.Kind.HIT, 1);
+        tap(RunEvent.Kind.MISS, 1);
+        at(12, RunEvent.Kind.STOP_ALL, WORK, 7_000);
+        device = "tablet";
+        at(13, RunEvent.Kind.GO, WORK, 7_000);
+        takeBack(log.get(3));
+        RunState inOrder = fold(Measure.COUNT_IN_TIME, null);
+        assertThat(inOrder.disputes()).hasSize(1);
+
+        int[] orders = new int[1];
+        permute(new ArrayList<>(log), 0, order -> {
+            orders[0]++;
+            assertThat(new RunLog(script(Measure.COUNT_IN_TIME, null))
+                            .add(order)
+                            .fold())
+                    .isEqualTo(inOrder);
+        });
+        assertThat(orders[0]).isEqualTo(5040);
+    }
+
+    private static void permute(List<RunEvent> events, int from, Consumer<List<RunEvent>> each) {
+        if (from == events.size()) each.accept(events);
+        for (int i = from; i < events.size(); i++) {
+            Collections.swap(events, from, i);
+            permute(events, from + 1, each);
+            Collections.swap(events, from, i);
+        }
+    }
+
+    @Test
     void any_order_of_arrival_and_any_repetition_fold_to_the_same() {
         go();
         tap(RunEvent.Kind.HIT, 5);
@@ -154,8 +253,8 @@ class RunLogTest {
 
     @Test
     void an_event_must_fit_its_kind_and_the_script() {
-        assertThatThrownBy(() ->
-                        new RunEvent(UUID.randomUUID(), RunEvent.Kind.HIT, 1L, null, null, 0, " ", null, null, null))
+        assertThatThrownBy(() -> new RunEvent(
+                        UUID.randomUUID(), RunEvent.Kind.HIT, 1L, null, null, 0, " ", null, null, null, null, null))
                 .isInstanceOfSatisfying(
                         Refused.class,
                         refused -> assertThat(refused.faults())
@@ -246,7 +345,9 @@ class RunLogTest {
                 pupil,
                 score,
                 addSec,
-                target);
+                target,
+                device,
+                note);
         log.add(event);
         return event;
     }

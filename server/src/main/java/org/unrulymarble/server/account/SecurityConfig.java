@@ -32,14 +32,15 @@ class SecurityConfig {
             throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
-                .authorizeHttpRequests(requests -> requests.requestMatchers("/api/session", "/api/setup")
-                        .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/actuator/health/**")
-                        .permitAll()
-                        .requestMatchers("/api/**", "/actuator/**")
-                        .authenticated()
-                        .anyRequest()
-                        .permitAll())
+                .authorizeHttpRequests(
+                        requests -> requests.requestMatchers("/api/session", "/api/setup", "/api/wall/**")
+                                .permitAll()
+                                .requestMatchers(HttpMethod.GET, "/actuator/health/**")
+                                .permitAll()
+                                .requestMatchers("/api/**", "/actuator/**")
+                                .authenticated()
+                                .anyRequest()
+                                .permitAll())
                 .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
                                 write(response, HttpStatus.UNAUTHORIZED, "signed-out", words, json))
                         .accessDeniedHandler((request, response, e) -> write(

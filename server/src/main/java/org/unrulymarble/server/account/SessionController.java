@@ -21,16 +21,17 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.server.platform.TryLimit;
 
 @RestController
 @RequestMapping("/api")
 class SessionController {
 
     private final AccountService accounts;
-    private final SignInLimit limit;
+    private final TryLimit limit;
     private final SecurityContextRepository contexts;
 
-    SessionController(AccountService accounts, SignInLimit limit, SecurityContextRepository contexts) {
+    SessionController(AccountService accounts, TryLimit limit, SecurityContextRepository contexts) {
         this.accounts = accounts;
         this.limit = limit;
         this.contexts = contexts;

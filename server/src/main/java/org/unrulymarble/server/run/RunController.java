@@ -2,12 +2,14 @@ package org.unrulymarble.server.run;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.score.RunEvent;
 
@@ -16,9 +18,11 @@ import org.unrulymarble.core.score.RunEvent;
 class RunController {
 
     private final RunService runs;
+    private final RunStreams streams;
 
-    RunController(RunService runs) {
+    RunController(RunService runs, RunStreams streams) {
         this.runs = runs;
+        this.streams = streams;
     }
 
     record Begin(UUID lessonId) {
@@ -54,6 +58,21 @@ class RunController {
     @GetMapping("/{id}")
     RunService.Run one(@PathVariable UUID id) {
         return runs.see(id);
+    }
+
+    /** What is known of a run, and then what is added by whatever device. */
+    @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(@PathVariable UUID id) {
+        runs.mayHear(id);
+        return streams.listen(id, () -> runs.log(id), event -> true);
+    }
+
+    record WallCode(String code) {}
+
+    /** The code that opens the wall face of this run without signing in, as long as the run goes on. */
+    @PostMapping("/{id}/wall")
+    WallCode wall(@PathVariable UUID id) {
+        return new WallCode(runs.wallCode(id));
     }
 
     @PostMapping("/{id}/events")

@@ -20,6 +20,7 @@ class RunRow {
     private UUID classId;
     private LocalDate onDay;
     private boolean finished;
+    private String wallCode;
 
     /** {@link RunService.Sheet} as JSON: never changed once the run has begun. */
     @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
@@ -58,6 +59,14 @@ class RunRow {
 
     void finished(boolean now) {
         finished = now;
+    }
+
+    String wallCode() {
+        return wallCode;
+    }
+
+    void wallCode(String code) {
+        wallCode = code;
     }
 
     String sheet() {

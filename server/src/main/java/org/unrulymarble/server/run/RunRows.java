@@ -15,6 +15,8 @@ interface RunRows extends JpaRepository<RunRow, UUID> {
 
     Optional<RunRow> findFirstByLessonIdAndFinishedFalse(UUID lessonId);
 
+    Optional<RunRow> findByWallCodeAndFinishedFalse(String wallCode);
+
     /** Two devices append to the same run one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select r from RunRow r where r.id = :id")

@@ -1,14 +1,18 @@
 package org.unrulymarble.server.run;
 
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
@@ -36,7 +40,14 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class RunService {
 
+    /** Letters and digits that nobody takes for others. */
+    private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
+
+    private static final int CODE_LENGTH = 6;
+    private static final SecureRandom RANDOM = new SecureRandom();
+
     private final RunRows runs;
+    private final RunStreams streams;
     private final RunEventRows events;
     private final LessonService lessons;
     private final RecordService records;
@@ -47,6 +58,7 @@ public class RunService {
 
     RunService(
             RunRows runs,
+            RunStreams streams,
             RunEventRows events,
             LessonService lessons,
             RecordService records,
@@ -55,6 +67,7 @@ public class RunService {
             JsonMapper json,
             Clock clock) {
         this.runs = runs;
+        this.streams = streams;
         this.events = events;
         this.lessons = lessons;
         this.records = records;
@@ -74,8 +87,16 @@ public class RunService {
             List<Ladder> ladders,
             RunScript script) {}
 
+    /** @param nowMs the server's clock, by which every screen sets its own */
     record Run(
-            UUID id, UUID lessonId, UUID classId, LocalDate onDay, Sheet sheet, List<RunEvent> log, RunState state) {}
+            UUID id,
+            UUID lessonId,
+            UUID classId,
+            LocalDate onDay,
+            Sheet sheet,
+            List<RunEvent> log,
+            RunState state,
+            long nowMs) {}
 
     /** Begins a run of a lesson, or goes on with the one that is not finished. */
     Run begin(UUID lessonId) {
@@ -151,15 +172,56 @@ public class RunService {
         List<UUID> ids = sent.stream().map(RunEvent::id).toList();
         Set<UUID> known = new HashSet<>(events.known(ids));
         List<RunEventRow> fresh = new ArrayList<>();
+        List<RunEvent> told = new ArrayList<>();
         boolean touchesEnd = row.finished();
         for (RunEvent e : sent) {
             touchesEnd |= e.kind() == RunEvent.Kind.FINISH;
-            if (known.add(e.id()))
+            if (known.add(e.id())) {
                 fresh.add(new RunEventRow(e.id(), runId, SignedIn.now().accountId(), json.writeValueAsString(e)));
+                told.add(e);
+            }
         }
         events.saveAllAndFlush(fresh);
         if (touchesEnd && !fresh.isEmpty()) record(row, sheet);
+        if (!fresh.isEmpty()) tellOnceKept(runId, told);
         return ids;
+    }
+
+    /** Nobody hears of what might still be undone. */
+    private void tellOnceKept(UUID runId, List<RunEvent> fresh) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                streams.tell(runId, fresh);
+            }
+        });
+    }
+
+    /** @throws NotFound for a run of somebody else's class */
+    @Transactional(readOnly = true)
+    void mayHear(UUID runId) {
+        access.see(runs.findById(runId).orElseThrow(NotFound::new).classId());
+    }
+
+    /** The code of a run's wall face; the same each time. */
+    String wallCode(UUID runId) {
+        RunRow row = runs.findById(runId).orElseThrow(NotFound::new);
+        access.see(row.classId());
+        if (row.wallCode() == null) row.wallCode(freshCode());
+        return row.wallCode();
+    }
+
+    private static String freshCode() {
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < CODE_LENGTH; i++) code.append(CODE_LETTERS.charAt(RANDOM.nextInt(CODE_LETTERS.length())));
+        return code.toString();
+    }
+
+    /** @throws NotFound for a code that no run has, or whose run is over */
+    @Transactional(readOnly = true)
+    Run onTheWall(String code) {
+        return run(runs.findByWallCodeAndFinishedFalse(code.toUpperCase(Locale.ROOT))
+                .orElseThrow(NotFound::new));
     }
 
     private static void check(List<RunEvent> sent, RunScript script) {
@@ -212,15 +274,17 @@ public class RunService {
 
     private Run run(RunRow row) {
         Sheet sheet = sheet(row);
-        return new Run(
-                row.id(), row.lessonId(), row.classId(), row.onDay(), sheet, log(row.id()), fold(row, sheet.script()));
+        List<RunEvent> log = log(row.id());
+        RunState state = new RunLog(sheet.script()).add(log).fold();
+        return new Run(row.id(), row.lessonId(), row.classId(), row.onDay(), sheet, log, state, clock.millis());
     }
 
     private RunState fold(RunRow row, RunScript script) {
         return new RunLog(script).add(log(row.id())).fold();
     }
 
-    private List<RunEvent> log(UUID runId) {
+    @Transactional(readOnly = true)
+    List<RunEvent> log(UUID runId) {
         return events.findByRunId(runId).stream()
                 .map(e -> json.readValue(e.body(), RunEvent.class))
                 .toList();

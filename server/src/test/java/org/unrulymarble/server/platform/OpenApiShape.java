@@ -76,12 +76,12 @@ public class OpenApiShape {
             Map.entry("waves", Set.of("BlockPlan")),
             Map.entry("shoeCm", Set.of("Usual")),
             Map.entry("tries", Set.of("Challenge", "Streak", "GateFor")),
-            Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "PupilGate", "TriedShare")),
-            Map.entry("misses", Set.of("TriedShare")),
+            Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "PupilGate", "TriedShare", "Count")),
+            Map.entry("misses", Set.of("TriedShare", "Count")),
             Map.entry("reps", Set.of("ByCount")),
-            Map.entry("segment", Set.of("RoundResult", "RunClock")),
+            Map.entry("segment", Set.of("RoundResult", "RunClock", "Dispute", "Remark")),
             Map.entry("offsetMs", Set.of("RunClock")),
-            Map.entry("take", Set.of("RoundResult")),
+            Map.entry("take", Set.of("RoundResult", "Dispute")),
             Map.entry(
                     "pupilId",
                     Set.of(
@@ -92,7 +92,8 @@ public class OpenApiShape {
                             "Row",
                             "Member",
                             "TriedShare",
-                            "Variant")),
+                            "Variant",
+                            "Dispute")),
             Map.entry("score", Set.of("RoundResult", "Attempt")),
             Map.entry("who", Set.of("LessonView")),
             Map.entry("adaptation", Set.of("Variant")),
@@ -102,6 +103,8 @@ public class OpenApiShape {
 
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
+            Map.entry("RunEvent", Set.of("device", "note")),
+            Map.entry("Dispute", Set.of("stands")),
             Map.entry("Lesson", Set.of("startMin")),
             Map.entry(
                     "Block",

@@ -1,4 +1,4 @@
-package org.unrulymarble.server.account;
+package org.unrulymarble.server.platform;
 
 import io.github.bucket4j.Bandwidth;
 import io.github.bucket4j.Bucket;
@@ -8,11 +8,10 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
-import org.unrulymarble.server.platform.TooManyTries;
 
 /** Ten tries a minute for one name from one address. */
 @Component
-class SignInLimit {
+public class TryLimit {
 
     private static final int TRIES = 10;
     private static final int REMEMBERED = 10_000;
@@ -27,13 +26,13 @@ class SignInLimit {
     };
 
     /** @throws TooManyTries when this was one too many */
-    void count(String address, String name) {
+    public void count(String address, String name) {
         ConsumptionProbe probe = bucket(address + " " + name).tryConsumeAndReturnRemaining(1);
         if (!probe.isConsumed())
             throw new TooManyTries(1 + TimeUnit.NANOSECONDS.toSeconds(probe.getNanosToWaitForRefill()));
     }
 
-    void forget(String address, String name) {
+    public void forget(String address, String name) {
         synchronized (buckets) {
             buckets.remove(address + " " + name);
         }

@@ -1,0 +1,96 @@
+package org.unrulymarble.server.run;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.server.platform.TryLimit;
+import org.unrulymarble.server.store.Roster;
+
+/** The wall face: for whoever has the run's code. Clock, cue and first names; no surname, no score, nothing of any other run. */
+@RestController
+@RequestMapping("/api/wall/{code}")
+class WallController {
+
+    private final RunService runs;
+    private final RunStreams streams;
+    private final TryLimit limit;
+
+    WallController(RunService runs, RunStreams streams, TryLimit limit) {
+        this.runs = runs;
+        this.streams = streams;
+        this.limit = limit;
+    }
+
+    /** @param names by pupil id: first names, with the initial only where two are called alike */
+    record WallFace(
+            String lessonName,
+            String spaceName,
+            int minutes,
+            Map<String, String> names,
+            List<Ladder> ladders,
+            RunScript script,
+            List<RunEvent> log,
+            long nowMs) {}
+
+    @GetMapping
+    WallFace wall(@PathVariable String code, HttpServletRequest request) {
+        RunService.Run run = run(code, request);
+        return new WallFace(
+                run.sheet().lessonName(),
+                run.sheet().spaceName(),
+                run.sheet().minutes(),
+                firstNames(run.sheet().pupils()),
+                run.sheet().ladders(),
+                run.sheet().script(),
+                run.log().stream().filter(WallController::forTheWall).toList(),
+                run.nowMs());
+    }
+
+    @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(@PathVariable String code, HttpServletRequest request) {
+        UUID id = run(code, request).id();
+        return streams.listen(id, () -> runs.log(id), WallController::forTheWall);
+    }
+
+    /** Guessing codes is slowed down; a wall that is let in is not. */
+    private RunService.Run run(String code, HttpServletRequest request) {
+        limit.count(request.getRemoteAddr(), "wall");
+        RunService.Run run = runs.onTheWall(code);
+        limit.forget(request.getRemoteAddr(), "wall");
+        return run;
+    }
+
+    /** What moves the clock or takes such a move back; nothing that anybody scored. */
+    private static boolean forTheWall(RunEvent e) {
+        return switch (e.kind()) {
+            case HIT, MISS, COLLECT, AWAY, HERE, FAULT, WORD, STANDS -> false;
+            default -> true;
+        };
+    }
+
+    private static Map<String, String> firstNames(List<Roster.Member> pupils) {
+        Map<String, Long> called =
+                pupils.stream().collect(Collectors.groupingBy(p -> firstName(p.name()), Collectors.counting()));
+        Map<String, String> names = new HashMap<>();
+        for (Roster.Member p : pupils)
+            names.put(p.pupilId().toString(), called.get(firstName(p.name())) > 1 ? p.name() : firstName(p.name()));
+        return names;
+    }
+
+    private static String firstName(String name) {
+        int end = name.lastIndexOf(' ');
+        return end < 0 ? name : name.substring(0, end);
+    }
+}

@@ -1,0 +1,47 @@
+import type { Run } from "../../api/types";
+import { thisDevice } from "./device";
+import type { Dispute } from "./log";
+import type { useRun } from "./use-run";
+
+/** Two devices counted the same pupil in the same round: both counts side by side, and the question whose stands. */
+export function Disputes({
+  run,
+  disputes,
+  record,
+}: {
+  run: Run;
+  disputes: Dispute[];
+  record: ReturnType<typeof useRun>["record"];
+}) {
+  if (disputes.length === 0) return null;
+  const { segments, blocks } = run.sheet.script;
+  return (
+    <ul className="space-y-1.5 border-l-8 border-[#e0b84a] bg-dusk p-3" aria-label="Counted twice">
+      {disputes.map((d) => {
+        const segment = segments[d.segment];
+        const ladder = run.sheet.ladders.find((l) => l.id === blocks[segment?.block ?? 0]?.ladderId);
+        const name = run.sheet.pupils.find((p) => p.pupilId === d.pupilId)?.name ?? "?";
+        return (
+          <li key={`${d.segment}/${d.take}/${d.pupilId}`} className="flex flex-wrap items-center gap-2.5">
+            <span>
+              <strong>{name}</strong>, {ladder?.name}, was counted on two devices. Whose count stands?
+            </span>
+            {d.by.map((c) => (
+              <button
+                key={c.device}
+                type="button"
+                className="btn btn-small"
+                onClick={() =>
+                  record("STANDS", { segment: d.segment, take: d.take, pupilId: d.pupilId, note: c.device })
+                }
+              >
+                {c.hits}
+                {c.misses > 0 && `, ${c.misses} missed`} ({c.device === thisDevice() ? "this device" : "the other"})
+              </button>
+            ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,30 @@
+import type { WallFace } from "../../api/types";
+
+type Block = WallFace["script"]["blocks"][number];
+
+/** Who works, who counts, and what those do who wait: first names only. */
+export function WallTurn({ wall, block, turn }: { wall: WallFace; block: Block; turn: number }) {
+  const now = block.turns[turn];
+  if (!now || block.kind !== "TASK") return null;
+  const name = (id: string) => wall.names[id] ?? "?";
+  const quiet = wall.ladders.find((l) => l.id === block.meanwhileLadderId);
+  const quietRung = quiet?.rungs.find((r) => r.id === block.meanwhileRungId);
+  return (
+    <div className="text-[clamp(1rem,1.7vw,1.9rem)]">
+      <ul className="flex flex-wrap gap-x-[2vw] gap-y-1">
+        {now.crews.map((crew) => (
+          <li key={crew.spot}>
+            <span className="clock text-mist">{crew.spot + 1}</span>{" "}
+            <strong>{crew.workers.map(name).join(" & ")}</strong>
+            {crew.helpers.length > 0 && <span className="text-mist"> {crew.helpers.map(name).join(", ")} counts</span>}
+          </li>
+        ))}
+      </ul>
+      {now.waiting.length > 0 && (
+        <p className="mt-1 text-mist">
+          {now.waiting.map(name).join(", ")}: {quiet ? `${quiet.name}, ${quietRung?.name ?? ""}` : "next"}
+        </p>
+      )}
+    </div>
+  );
+}

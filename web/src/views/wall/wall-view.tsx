@@ -1,0 +1,188 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { api, Problem } from "../../api/client";
+import type { RunEvent, WallFace } from "../../api/types";
+import { Lane } from "../../lane/lane";
+import { Loading } from "../../ui/states";
+import { clock, sideCall } from "../../words";
+import { callNow, callsOf, Sounder } from "../run/calls";
+import { kindWord } from "../run/face";
+import { Played, roundAt, standing } from "../run/log";
+import { runLane } from "../run/run-lane";
+import { heardClock } from "../run/shared-clock";
+import { StopAll } from "../run/stop-all";
+import { useNow } from "../run/use-run";
+import { useSounds } from "../run/use-sounds";
+import { useStream } from "../run/use-stream";
+import { WallTurn } from "./wall-turn";
+
+/** The face of a run that all can read from the other end of the room; opened by its code, without signing in. */
+export function WallView() {
+  const { code } = useParams();
+  return (
+    <div className="on-night min-h-dvh bg-night text-chalk">{code ? <OfRun key={code} code={code} /> : <Ask />}</div>
+  );
+}
+
+function Ask({ wrong }: { wrong?: string }) {
+  const navigate = useNavigate();
+  const [text, setText] = useState("");
+  return (
+    <form
+      className="mx-auto max-w-md space-y-4 px-6 py-20"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (text.trim()) navigate(`/wall/${text.trim().toUpperCase()}`);
+      }}
+    >
+      <h1>The wall face</h1>
+      {wrong && (
+        <p role="alert" className="font-semibold text-[#ffb3a5]">
+          {wrong}
+        </p>
+      )}
+      <label className="block">
+        <span className="mb-1 block">The code that stands on the teacher’s screen under “Wall”</span>
+        <input
+          className="field w-full text-3xl tracking-widest uppercase"
+          autoComplete="off"
+          maxLength={12}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-main">
+        Show it
+      </button>
+    </form>
+  );
+}
+
+function OfRun({ code }: { code: string }) {
+  const [wall, setWall] = useState<WallFace>();
+  const [log, setLog] = useState<RunEvent[]>([]);
+  const [problem, setProblem] = useState<Problem>();
+  const merge = useCallback((more: RunEvent[]) => {
+    setLog((known) => {
+      const ids = new Set(known.map((e) => e.id));
+      const fresh = more.filter((e) => !ids.has(e.id));
+      return fresh.length === 0 ? known : [...known, ...fresh];
+    });
+  }, []);
+  const load = useCallback(async () => {
+    try {
+      const askedMs = Date.now();
+      const found = await api<WallFace>("GET", `/wall/${encodeURIComponent(code)}`);
+      heardClock(found.nowMs, askedMs);
+      setWall(found);
+      merge(found.log);
+      setProblem(undefined);
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not shown", String(e)));
+    }
+  }, [code, merge]);
+  useEffect(() => {
+    load();
+  }, [load]);
+  useStream(wall ? `/api/wall/${encodeURIComponent(code)}/stream` : undefined, merge, () => {});
+  const events = useMemo(() => standing(log), [log]);
+  const played = useMemo(() => (wall ? new Played(wall.script, events) : undefined), [wall, events]);
+  if (problem && !wall)
+    return problem.status === 404 ? (
+      <Ask wrong={`No run goes on under the code ${code}.`} />
+    ) : (
+      <p role="alert" className="p-10 text-2xl">
+        {problem.title}. {problem.detail}{" "}
+        <button type="button" className="btn" onClick={load}>
+          Try again
+        </button>
+      </p>
+    );
+  if (!wall || !played) return <Loading what="the wall face" />;
+  return <Face wall={wall} played={played} begun={events.some((e) => e.kind === "GO")} />;
+}
+
+function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: boolean }) {
+  const { segments, blocks } = wall.script;
+  const now = useNow(played.anchor.playing);
+  const sounder = useRef(new Sounder());
+  const [sound, setSound] = useState(false);
+  useSounds(segments, played, sounder.current);
+  const at = played.at(now);
+  const segment = segments[at.segment];
+  if (played.finished || !segment)
+    return (
+      <div className="flex min-h-dvh flex-col items-center justify-center gap-4">
+        <p className="digits text-[clamp(5rem,16vw,14rem)]">0:00</p>
+        <p className="font-head text-[clamp(2rem,5vw,4.5rem)] font-bold">The lesson is through. Well played.</p>
+      </div>
+    );
+  const number = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
+  const block = blocks[number];
+  const ladder = wall.ladders.find((l) => l.id === block?.ladderId);
+  const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
+  const leftMs = played.lengthMs(segment.index) - at.offsetMs;
+  const held = begun && !played.anchor.playing;
+  const call = played.anchor.playing ? callNow(callsOf(segment, played.lengthMs(segment.index)), at.offsetMs) : "";
+  const upcoming = segments.find((s) => s.kind === "WORK" && s.index >= segment.index && s.block === number);
+  const sideOf = segment.kind === "WORK" ? segment : upcoming;
+  const side = sideOf && block?.sides[sideOf.side];
+  const turnSegment = segment.kind === "WORK" ? segment : (upcoming ?? segments[roundAt(segments, segment.index)]);
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[2vh] px-[3vw] py-[2vh]">
+      {played.stopped && <StopAll />}
+      <div className="flex flex-1 flex-wrap items-center gap-x-[4vw] gap-y-2">
+        <p
+          role="timer"
+          aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(leftMs / 1000))} left`}
+          className={`digits text-[clamp(6rem,min(25vw,46vh),34rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
+          data-testid="wall-clock"
+        >
+          {clock(Math.ceil(leftMs / 1000))}
+        </p>
+        <div className="min-w-[min(100%,22rem)] flex-1">
+          <p className="text-[clamp(1.2rem,2.4vw,2.6rem)] font-semibold text-mist">
+            {held ? "Held" : begun ? kindWord[segment.kind] : "Ready"}
+          </p>
+          <p className="font-head text-[clamp(2.2rem,5.4vw,6.5rem)] leading-[1.05] font-bold" data-testid="wall-call">
+            {held ? "Hold" : call || rung?.name || kindWord[segment.kind]}
+          </p>
+          {side && side !== "NONE" && side !== "MIXED" && !held && (
+            <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,5vw,6rem)] leading-tight font-bold text-night">
+              {sideCall[side]}
+            </p>
+          )}
+          {ladder && <p className="mt-4 text-[clamp(1.2rem,2.2vw,2.4rem)]">{ladder.cues.join(" · ")}</p>}
+        </div>
+      </div>
+      {turnSegment && block && <WallTurn wall={wall} block={block} turn={turnSegment.turn} />}
+      <Lane
+        blocks={runLane(wall.script, wall.ladders)}
+        totalSec={endSec(wall)}
+        bellSec={wall.minutes * 60}
+        atSec={segment.startSec + at.offsetMs / 1000}
+        labels={false}
+      />
+      <p className="flex items-center gap-4 text-mist">
+        {wall.lessonName} · {wall.spaceName}
+        <button
+          type="button"
+          className="btn btn-small ml-auto"
+          aria-pressed={sound}
+          onClick={() => {
+            sounder.current.wake();
+            sounder.current.heard = { tones: !sound, speech: false };
+            setSound(!sound);
+          }}
+        >
+          Sound here {sound ? "on" : "off"}
+        </button>
+      </p>
+    </div>
+  );
+}
+
+function endSec(wall: WallFace): number {
+  const last = wall.script.segments.at(-1);
+  return last ? last.startSec + last.durationSec : 0;
+}
