@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect } from "react";
-import { NavLink, Outlet, Route, Routes, useNavigate } from "react-router";
-import { api } from "./api/client";
+import { NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "react-router";
+import { api, Problem } from "./api/client";
 import { classes, session } from "./api/queries";
 import type { Who } from "./api/types";
 import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
@@ -48,8 +48,16 @@ export function App() {
 }
 
 function SignedIn() {
+  const { pathname } = useLocation();
   const who = useQuery(session);
   if (who.isPending) return <Loading what="your page" />;
+  // A run goes on without the server: its sheet and its taps are on this device, and only sending asks who it is.
+  if (who.isLoadingError && who.error instanceof Problem && who.error.status === 0 && /^\/run\/[^/]+$/.test(pathname))
+    return (
+      <Routes>
+        <Route path="/run/:id" element={<RunView />} />
+      </Routes>
+    );
   if (who.isLoadingError) return <Failed error={who.error} again={() => who.refetch()} />;
   if (!who.data.who) return <SignIn setupNeeded={who.data.setupNeeded} />;
   return (

@@ -26,3 +26,7 @@ if (root)
       </QueryClientProvider>
     </StrictMode>,
   );
+
+// Only where the browser allows it: on this machine, or over an encrypted connection.
+if ("serviceWorker" in navigator && import.meta.env.PROD)
+  window.addEventListener("load", () => navigator.serviceWorker.register("/sw.js").catch(() => undefined));

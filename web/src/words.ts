@@ -6,6 +6,7 @@ import type {
   Family,
   Ladder,
   LessonPlan,
+  RoundAgainst,
   RoundResult,
   Rung,
   Side,
@@ -213,6 +214,19 @@ export function score(a: Pick<Attempt, "score" | "tries" | "workSec">, rung: Run
   if (rung?.measure === "HITS_OF_N" && a.tries) return `${a.score} of ${a.tries}`;
   const inTime = rung?.measure === "COUNT_IN_TIME" && a.workSec ? ` in ${a.workSec} s` : "";
   return `${a.score}${inTime}`;
+}
+
+/** A round against the pupil's own before: "new best, was 12 · gate". A result of several together has no such before. */
+export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string {
+  if (!a || joint) return "";
+  const length = (sec: number | null) => (a.byRate && sec !== null ? ` in ${sec} s` : "");
+  const before =
+    a.best === null
+      ? "first"
+      : a.newBest
+        ? `new best, was ${a.best}${length(a.bestWorkSec)}`
+        : `best ${a.best}${length(a.bestWorkSec)}`;
+  return [before, a.metGate && "gate"].filter(Boolean).join(" · ");
 }
 
 /** "best 20 in 40 s, last 17 in 40 s" */

@@ -13,6 +13,7 @@ import type {
   Person,
   Planning,
   PupilRecord,
+  RoundAgainst,
   Run,
   RunLine,
   SchoolClass,
@@ -77,6 +78,14 @@ export const openRuns = queryOptions({ queryKey: ["runs"], queryFn: () => api<Ru
 
 export const run = (id: string) =>
   queryOptions({ queryKey: ["run", id], queryFn: () => api<Run>("GET", `/runs/${id}`) });
+
+/** How a round came out, asked anew whenever more is counted. */
+export const against = (runId: string, round: number, counted: number) =>
+  queryOptions({
+    queryKey: ["run", runId, "against", round, counted],
+    queryFn: () => api<RoundAgainst[]>("GET", `/runs/${runId}/against/${round}`),
+    retry: false,
+  });
 
 export const classRecord = (classId: string) =>
   queryOptions({

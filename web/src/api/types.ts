@@ -36,6 +36,7 @@ export type LessonPlan = Schemas["LessonPlan"];
 export type BlockPlan = Schemas["BlockPlan"];
 export type Spots = Schemas["Spots"];
 export type Run = Schemas["Run"];
+export type RoundAgainst = Schemas["RoundAgainst"];
 export type WallFace = Schemas["WallFace"];
 export type RunLine = Schemas["RunLine"];
 export type RunScript = Schemas["RunScript"];

@@ -1,3 +1,4 @@
+import { v4 } from "uuid";
 import type { Block, Ladder, Rung } from "../../api/types";
 
 /** Everything that a block has beside its task, at the house's defaults. */
@@ -35,7 +36,7 @@ export function newBlock(ladder: Ladder, rung: Rung): Block {
   const planned = byCount ? rung.doses.count : rung.doses.clock;
   return {
     ...plain,
-    id: crypto.randomUUID(),
+    id: v4(),
     ladderId: ladder.id,
     rungId: rung.id,
     dose: doseOf(byCount ? "COUNT" : "CLOCK", rung),
@@ -52,7 +53,7 @@ export function newBlock(ladder: Ladder, rung: Rung): Block {
 export function timeFor(kind: "FREE" | "TALK" | "WATER", seconds: number): Block {
   return {
     ...plain,
-    id: crypto.randomUUID(),
+    id: v4(),
     kind,
     ladderId: null,
     rungId: null,

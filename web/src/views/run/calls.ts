@@ -89,7 +89,9 @@ export class Sounder {
     if (!this.heard.tones || !this.audio || this.audio.state !== "running") return;
     this.sounded.add(key);
     const [hertz, sec] = pitch[call.tone];
-    const start = this.audio.currentTime + Math.max(0, inMs) / 1000;
+    // For whoever measures: when this call is due.
+    performance.mark("marble-call", { detail: performance.timeOrigin + performance.now() + inMs });
+    const start = this.audioTimeIn(Math.max(0, inMs));
     const tone = this.audio.createOscillator();
     const loudness = this.audio.createGain();
     tone.type = "triangle";
@@ -104,6 +106,17 @@ export class Sounder {
     tone.onended = () => {
       this.tones = this.tones.filter((t) => t !== tone);
     };
+  }
+
+  /** The audio clock's time at which a sound is heard so many milliseconds from now: what the loudspeaker needs is taken off. */
+  private audioTimeIn(ms: number): number {
+    const audio = this.audio as AudioContext;
+    const heard = audio.getOutputTimestamp?.();
+    const plain = audio.currentTime + ms / 1000;
+    if (!heard?.performanceTime || heard.contextTime === undefined) return plain;
+    const exact = heard.contextTime + (performance.now() - heard.performanceTime + ms) / 1000;
+    // A loudspeaker that is asked too late plays at once.
+    return Math.abs(exact - plain) < 0.5 ? Math.max(exact, audio.currentTime) : plain;
   }
 
   /** Everybody stops: unlike any other call, three falling sweeps. */

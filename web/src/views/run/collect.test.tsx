@@ -1,3 +1,4 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen } from "@testing-library/react";
 import { expect, it, vi } from "vitest";
 import type { Crew, Run, RunEvent, Segment } from "../../api/types";
@@ -44,16 +45,19 @@ function collect(run: Run, log: RunEvent[] = []) {
   const record = vi.fn();
   const events = standing(log);
   render(
-    <Collect
-      run={run}
-      played={new Played(run.sheet.script, events)}
-      counts={tallies(events)}
-      round={run.sheet.script.segments.length - 1}
-      missing={[]}
-      onChoose={() => {}}
-      onClose={() => {}}
-      record={record}
-    />,
+    <QueryClientProvider client={new QueryClient()}>
+      <Collect
+        run={run}
+        played={new Played(run.sheet.script, events)}
+        counts={tallies(events)}
+        round={run.sheet.script.segments.length - 1}
+        missing={[]}
+        sent={false}
+        onChoose={() => {}}
+        onClose={() => {}}
+        record={record}
+      />
+    </QueryClientProvider>,
   );
   return record;
 }

@@ -1,6 +1,8 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { against } from "../../api/queries";
 import type { Crew, Run } from "../../api/types";
-import { sideCall, side as sideWord } from "../../words";
+import { againstOwn, sideCall, side as sideWord } from "../../words";
 import { type Played, roundsOfTurn, type Tally, tallyKey } from "./log";
 import type { useRun } from "./use-run";
 
@@ -11,6 +13,7 @@ export function Collect({
   counts,
   round,
   missing,
+  sent,
   onChoose,
   onClose,
   record,
@@ -20,6 +23,8 @@ export function Collect({
   counts: Map<string, Tally>;
   round: number;
   missing: number[];
+  /** whether the server has all that was counted here */
+  sent: boolean;
   onChoose: (round: number) => void;
   onClose: () => void;
   record: ReturnType<typeof useRun>["record"];
@@ -29,6 +34,11 @@ export function Collect({
   const block = segment && blocks[segment.block];
   const turn = segment && block?.turns[segment.turn];
   const form = useRef<HTMLFormElement>(null);
+  const before = useQuery({
+    ...against(run.id, round, counts.size),
+    enabled: sent && counts.size > 0,
+    placeholderData: keepPreviousData,
+  });
   useEffect(() => {
     form.current?.querySelector<HTMLInputElement>("input[data-open=true]")?.focus();
   }, []);
@@ -48,6 +58,8 @@ export function Collect({
     else form.current?.querySelector<HTMLButtonElement>("button[data-after]")?.focus();
   };
   const here = (crew: Crew) => crew.workers.some((w) => !played.away.has(w));
+  const reached = before.data?.filter((b) => b.metGate).length ?? 0;
+  const bettered = before.data?.filter((b) => b.newBest).length ?? 0;
   const others = missing.filter((r) => r !== round);
   return (
     <form
@@ -101,6 +113,10 @@ export function Collect({
                   label={`${name(crew.workers)}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
                   side={rounds.length > 1 ? sideWord[side] : ""}
                   tally={counts.get(key)}
+                  own={againstOwn(
+                    before.data?.find((b) => b.segment === r && b.pupilId === crew.workers[0]),
+                    crew.workers.length > 1,
+                  )}
                   most={block.measure === "HITS_OF_N" ? block.reps : null}
                   onTell={(score) => tell(r, crew, score)}
                   onNext={goOn}
@@ -110,6 +126,12 @@ export function Collect({
           </li>
         ))}
       </ol>
+      {before.data && before.data.length > 0 && (
+        <p className="mt-3 text-lg" role="status" data-testid="round-said">
+          {reached === 0 ? "Nobody has reached the gate in this round" : `${reached} reached the gate`}
+          {bettered > 0 && `, ${bettered} ${bettered === 1 ? "is" : "are"} better than ever before`}.
+        </p>
+      )}
       {others.length > 0 && (
         <p className="mt-3 flex flex-wrap items-center gap-2">
           <span className="text-mist">Numbers still missing:</span>
@@ -132,6 +154,7 @@ function NumberBox({
   label,
   side,
   tally,
+  own,
   most,
   onTell,
   onNext,
@@ -139,6 +162,7 @@ function NumberBox({
   label: string;
   side: string;
   tally: Tally | undefined;
+  own: string;
   most: number | null;
   onTell: (score: number) => void;
   onNext: (from: HTMLInputElement) => void;
@@ -196,6 +220,7 @@ function NumberBox({
           {wrong ? wrong : [side, note !== side && note].filter(Boolean).join(" · ")}
         </span>
       )}
+      {own && !wrong && <span className="block text-xs text-mist">{own}</span>}
     </span>
   );
 }

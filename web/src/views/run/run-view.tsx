@@ -172,6 +172,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             counts={on.counts}
             round={shownTurn}
             missing={missing}
+            sent={on.unsent === 0}
             onChoose={setCollecting}
             onClose={() => setCollecting(undefined)}
             record={on.record}

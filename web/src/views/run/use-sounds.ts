@@ -4,7 +4,8 @@ import { callsOf, type Sounder } from "./calls";
 import type { Played } from "./log";
 import { sharedNow } from "./shared-clock";
 
-const AHEAD_MS = 400;
+/** Longer than a page that is busy, or a tab that is hidden, keeps a look waiting. */
+const AHEAD_MS = 1500;
 const LATE_MS = 80;
 const LOOK_MS = 150;
 

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Trash2 } from "lucide-react";
 import { useCallback } from "react";
+import { v4 } from "uuid";
 import { api } from "../../api/client";
 import { kit, session } from "../../api/queries";
 import type { KitItem, KitItemDoc, KitKind, KitStore } from "../../api/types";
@@ -145,7 +146,7 @@ const docOf = (i: KitItem) => ({ kind: i.kind, count: i.count, condition: i.cond
 
 function ownKind(): KitKind {
   return {
-    id: `own-${crypto.randomUUID()}`,
+    id: `own-${v4()}`,
     name: "something of our own",
     group: "BALL",
     sizeCm: null,

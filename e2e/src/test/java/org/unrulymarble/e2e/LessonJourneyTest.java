@@ -121,6 +121,44 @@ class LessonJourneyTest {
     }
 
     @Test
+    void a_run_is_reloaded_and_goes_on_while_the_server_is_gone_and_all_arrives_when_it_is_back() {
+        browser.open("/plan/" + newLesson("No server"));
+        browser.press("Run it");
+        browser.press("Go");
+        toWork(1);
+        browser.press("1 Amaru T.");
+        browser.keys("q");
+        browser.await("for the first tap to be sent", d -> unsent().equals("All saved"));
+        browser.await(
+                "for the page to be kept on the device",
+                d -> Boolean.TRUE.equals(
+                        browser.script(
+                                "return !!navigator.serviceWorker.controller && performance.getEntriesByType('resource').length > 0")));
+
+        OneBrowser.server().kill();
+        browser.driver().navigate().refresh();
+        browser.await("for the pad again", d -> hits().equals("1"));
+        browser.keys("q", "q");
+        browser.await("for two taps to wait", d -> unsent().startsWith("2 kept here"));
+        browser.keys(Keys.ARROW_RIGHT);
+        browser.labelled("Cosmo V.").sendKeys("12", Keys.ENTER);
+        browser.await("for all to wait", d -> unsent().startsWith("4 kept here"));
+
+        OneBrowser.server().start();
+        browser.await("for all to be sent by itself", d -> unsent().equals("All saved"));
+        String runId = browser.driver().getCurrentUrl().replaceAll(".*/", "");
+        assertThat(get("/api/runs/" + runId)
+                        .get("state")
+                        .get("results")
+                        .valueStream()
+                        .map(r -> r.get("score").intValue()))
+                .containsExactlyInAnyOrder(3, 12);
+        browser.press("Finish");
+        browser.press("Finish and record");
+        browser.see("[data-testid=recorded]");
+    }
+
+    @Test
     void the_wall_goes_with_the_hand_stops_with_it_and_shows_no_surname_and_no_score() {
         browser.open("/plan/" + newLesson("Two faces"));
         browser.press("Run it");

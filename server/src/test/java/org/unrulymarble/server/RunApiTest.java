@@ -178,6 +178,24 @@ class RunApiTest {
         finish();
     }
 
+    @Test
+    void a_round_comes_out_against_the_pupils_own_before() {
+        send(hits(2));
+        JsonNode first = api.get("/api/runs/" + run.get("id").stringValue() + "/against/" + round)
+                .body();
+
+        assertThat(first).singleElement().satisfies(r -> {
+            assertThat(r.get("pupilId").stringValue()).isEqualTo(worker);
+            assertThat(r.get("score").intValue()).isEqualTo(2);
+            assertThat(r.get("metGate").booleanValue()).isFalse();
+        });
+        assertThat(api.get("/api/runs/" + run.get("id").stringValue() + "/against/0")
+                        .status())
+                .as("a count-in is no round")
+                .isEqualTo(404);
+        finish();
+    }
+
     private JsonNode state() {
         return api.get("/api/runs/" + run.get("id").stringValue()).body().get("state");
     }

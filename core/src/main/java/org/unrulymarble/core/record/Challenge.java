@@ -131,7 +131,7 @@ public record Challenge(
     }
 
     /** Counts in a time compare as rates, since lengths may differ; of equal rates the longer round is the better one. */
-    private static Comparator<Attempt> byMerit(Measure measure) {
+    static Comparator<Attempt> byMerit(Measure measure) {
         Comparator<Attempt> byScore = Comparator.comparing(Attempt::score);
         if (measure.lessIsBetter()) return byScore.reversed();
         if (measure != Measure.COUNT_IN_TIME) return byScore;

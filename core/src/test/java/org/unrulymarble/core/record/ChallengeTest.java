@@ -87,6 +87,31 @@ class ChallengeTest {
         assertThat(one().tries()).isEqualTo(11);
     }
 
+    @Test
+    void a_round_is_held_against_ones_own_best_and_last_of_its_kind_only() {
+        tried(0, Side.RIGHT, 14, 40);
+        tried(0, Side.LEFT, 30, 40);
+        tried(7, Side.RIGHT, 9, 40);
+        attempts.add(attempt(7, Side.RIGHT, 40, 40, List.of(Modifier.GLOVES)));
+        var rung = CATALOGUE.rung("clap-and-collect", "one-hand-in").orElseThrow();
+
+        Against better = Against.of(attempt(14, Side.RIGHT, 15, 40, List.of()), attempts, rung);
+        assertThat(List.of(better.best().score(), better.last().score())).containsExactly(14, 9);
+        assertThat(List.of(better.newBest(), better.metGate(), better.byRate())).containsExactly(true, true, false);
+
+        // Eleven in half the time is the better rate, but no gate of thirteen in forty seconds... as it stands.
+        Against quicker = Against.of(attempt(14, Side.RIGHT, 11, 20, List.of()), attempts, rung);
+        assertThat(List.of(quicker.newBest(), quicker.metGate(), quicker.byRate()))
+                .containsExactly(true, false, true);
+        assertThat(Against.of(attempt(14, Side.RIGHT, 14, 40, List.of()), attempts, rung)
+                        .newBest())
+                .as("as good as the best is no new best")
+                .isFalse();
+        assertThat(Against.of(attempt(0, Side.RIGHT, 5, 40, List.of()), List.of(), rung)
+                        .best())
+                .isNull();
+    }
+
     private Challenge one() {
         List<Challenge> challenges = Challenge.of(attempts, CATALOGUE);
         assertThat(challenges).hasSize(1);

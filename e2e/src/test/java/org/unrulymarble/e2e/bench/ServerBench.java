@@ -26,7 +26,7 @@ import org.unrulymarble.e2e.MarbleServer;
 public final class ServerBench {
 
     private static final Set<String> PARTS =
-            new TreeSet<>(List.of("bundle", "starts", "plan", "drags", "findings", "kills"));
+            new TreeSet<>(List.of("bundle", "starts", "plan", "drags", "findings", "clock", "load", "kills"));
     private static final int KILLS = 20;
     private static final int CHANGES = 40;
 
@@ -47,6 +47,8 @@ public final class ServerBench {
             if (parts.contains("plan")) planChanges(browser);
             if (parts.contains("drags")) drags(browser);
             if (parts.contains("findings")) findings(server, browser);
+            if (parts.contains("clock")) ClockRun.run(browser);
+            if (parts.contains("load")) new LoadBench(server).run();
             if (parts.contains("kills")) {
                 browser.open("/");
                 browser.press("Open the plan");

@@ -72,6 +72,11 @@ class AttemptRow implements Persistable<UUID> {
         this.jointWith = String.join(",", a.jointWith());
     }
 
+    /** Null for what belongs to no run kept here. */
+    UUID runId() {
+        return runId;
+    }
+
     Attempt attempt() {
         return new Attempt(
                 pupilId.toString(),

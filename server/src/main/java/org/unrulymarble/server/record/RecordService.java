@@ -56,6 +56,15 @@ public class RecordService {
         return new Standings(tries, completed);
     }
 
+    /** What a class did on a ladder, without what a run has recorded. */
+    @Transactional(readOnly = true)
+    public List<Attempt> besides(UUID runId, UUID classId, String ladderId) {
+        return rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, List.of(ladderId)).stream()
+                .filter(row -> !runId.equals(row.runId()))
+                .map(AttemptRow::attempt)
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     List<Attempt> attemptsOfClass(UUID classId) {
         return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()

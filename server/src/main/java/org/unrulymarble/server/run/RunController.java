@@ -67,6 +67,12 @@ class RunController {
         return streams.listen(id, () -> runs.log(id), event -> true);
     }
 
+    /** How a round came out against each pupil's own before. */
+    @GetMapping("/{id}/against/{round}")
+    List<RunService.RoundAgainst> against(@PathVariable UUID id, @PathVariable int round) {
+        return runs.against(id, round);
+    }
+
     record WallCode(String code) {}
 
     /** The code that opens the wall face of this run without signing in, as long as the run goes on. */

@@ -53,14 +53,6 @@ class RunRow {
         return onDay;
     }
 
-    boolean finished() {
-        return finished;
-    }
-
-    void finished(boolean now) {
-        finished = now;
-    }
-
     String wallCode() {
         return wallCode;
     }

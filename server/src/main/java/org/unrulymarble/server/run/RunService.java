@@ -5,8 +5,11 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -20,6 +23,7 @@ import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.ScriptWriter;
+import org.unrulymarble.core.record.Against;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.RunEvent;
@@ -46,7 +50,19 @@ public class RunService {
     private static final int CODE_LENGTH = 6;
     private static final SecureRandom RANDOM = new SecureRandom();
 
+    private static final int SHEETS_KEPT = 200;
+
+    private final Map<UUID, Sheet> sheets = new LinkedHashMap<>(64, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Sheet> eldest) {
+            return size() > SHEETS_KEPT;
+        }
+    };
+
     private final RunRows runs;
+    private final RunHeads heads;
     private final RunStreams streams;
     private final RunEventRows events;
     private final LessonService lessons;
@@ -58,6 +74,7 @@ public class RunService {
 
     RunService(
             RunRows runs,
+            RunHeads heads,
             RunStreams streams,
             RunEventRows events,
             LessonService lessons,
@@ -67,6 +84,7 @@ public class RunService {
             JsonMapper json,
             Clock clock) {
         this.runs = runs;
+        this.heads = heads;
         this.streams = streams;
         this.events = events;
         this.lessons = lessons;
@@ -165,9 +183,9 @@ public class RunService {
      * @throws Refused naming {@code events[i]} when one does not fit the script; nothing is appended then
      */
     List<UUID> append(UUID runId, List<RunEvent> sent) {
-        RunRow row = runs.lock(runId).orElseThrow(NotFound::new);
+        RunHead row = heads.lock(runId).orElseThrow(NotFound::new);
         access.see(row.classId());
-        Sheet sheet = sheet(row);
+        Sheet sheet = sheet(runId);
         check(sent, sheet.script());
         List<UUID> ids = sent.stream().map(RunEvent::id).toList();
         Set<UUID> known = new HashSet<>(events.known(ids));
@@ -185,6 +203,68 @@ public class RunService {
         if (touchesEnd && !fresh.isEmpty()) record(row, sheet);
         if (!fresh.isEmpty()) tellOnceKept(runId, told);
         return ids;
+    }
+
+    /**
+     * One pupil's round against their own before.
+     *
+     * @param best score of the best before, with the seconds of its round; null where there is none
+     */
+    record RoundAgainst(
+            String pupilId,
+            int segment,
+            int score,
+            boolean metGate,
+            boolean newBest,
+            boolean byRate,
+            Integer best,
+            Integer bestWorkSec,
+            Integer last,
+            Integer lastWorkSec) {}
+
+    /** The results of one round and its other side, each against that pupil's own best and last; earlier rounds of this run count too. */
+    @Transactional(readOnly = true)
+    List<RoundAgainst> against(UUID runId, int round) {
+        mayHear(runId);
+        RunHead row = heads.findById(runId).orElseThrow(NotFound::new);
+        Sheet sheet = sheet(runId);
+        if (!sheet.script().isRound(round)) throw new NotFound();
+        Segment asked = sheet.script().segment(round);
+        RunScript.ScriptBlock block = sheet.script().blockOf(asked);
+        List<RoundResult> results =
+                new RunLog(sheet.script()).add(log(runId)).fold().results();
+        List<Attempt> before = new ArrayList<>(records.besides(runId, row.classId(), block.ladderId()));
+        List<RoundAgainst> out = new ArrayList<>();
+        for (RoundResult r : results) {
+            Segment s = sheet.script().segment(r.segment());
+            Attempt now = attempt(row, sheet, r);
+            boolean here = s.block() == asked.block() && s.set() == asked.set() && s.turn() == asked.turn();
+            if (here)
+                ladder(sheet, block.ladderId())
+                        .flatMap(l -> l.rung(now.rungId()))
+                        .map(rung -> Against.of(now, before, rung))
+                        .ifPresent(a -> out.add(told(r, a)));
+            before.add(now);
+        }
+        return out;
+    }
+
+    private static Optional<Ladder> ladder(Sheet sheet, String id) {
+        return sheet.ladders().stream().filter(l -> l.id().equals(id)).findFirst();
+    }
+
+    private static RoundAgainst told(RoundResult r, Against a) {
+        return new RoundAgainst(
+                r.pupilId(),
+                r.segment(),
+                r.score(),
+                a.metGate(),
+                a.newBest(),
+                a.byRate(),
+                a.best() == null ? null : a.best().score(),
+                a.best() == null ? null : a.best().workSec(),
+                a.last() == null ? null : a.last().score(),
+                a.last() == null ? null : a.last().workSec());
     }
 
     /** Nobody hears of what might still be undone. */
@@ -236,8 +316,8 @@ public class RunService {
         checks.done();
     }
 
-    private void record(RunRow row, Sheet sheet) {
-        RunState state = fold(row, sheet.script());
+    private void record(RunHead row, Sheet sheet) {
+        RunState state = new RunLog(sheet.script()).add(log(row.id())).fold();
         row.finished(state.finished());
         List<Attempt> attempts = state.finished()
                 ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
@@ -245,7 +325,7 @@ public class RunService {
         records.ofRun(row.id(), row.classId(), attempts);
     }
 
-    private Attempt attempt(RunRow row, Sheet sheet, RoundResult r) {
+    private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {
         Segment segment = sheet.script().segment(r.segment());
         RunScript.ScriptBlock block = sheet.script().blockOf(segment);
         String ball = ladders.catalogue()
@@ -273,14 +353,10 @@ public class RunService {
     }
 
     private Run run(RunRow row) {
-        Sheet sheet = sheet(row);
+        Sheet sheet = sheet(row.id());
         List<RunEvent> log = log(row.id());
         RunState state = new RunLog(sheet.script()).add(log).fold();
         return new Run(row.id(), row.lessonId(), row.classId(), row.onDay(), sheet, log, state, clock.millis());
-    }
-
-    private RunState fold(RunRow row, RunScript script) {
-        return new RunLog(script).add(log(row.id())).fold();
     }
 
     @Transactional(readOnly = true)
@@ -290,7 +366,17 @@ public class RunService {
                 .toList();
     }
 
-    private Sheet sheet(RunRow row) {
-        return json.readValue(row.sheet(), Sheet.class);
+    /** A sheet never changes once its run has begun, and is asked for with every tap. */
+    private Sheet sheet(UUID runId) {
+        synchronized (sheets) {
+            Sheet known = sheets.get(runId);
+            if (known != null) return known;
+        }
+        Sheet read =
+                json.readValue(runs.findById(runId).orElseThrow(NotFound::new).sheet(), Sheet.class);
+        synchronized (sheets) {
+            sheets.put(runId, read);
+        }
+        return read;
     }
 }

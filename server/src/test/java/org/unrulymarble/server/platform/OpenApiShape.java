@@ -79,7 +79,7 @@ public class OpenApiShape {
             Map.entry("hits", Set.of("AimSheet", "AimSheetAsk", "RingsAsk", "PupilGate", "TriedShare", "Count")),
             Map.entry("misses", Set.of("TriedShare", "Count")),
             Map.entry("reps", Set.of("ByCount")),
-            Map.entry("segment", Set.of("RoundResult", "RunClock", "Dispute", "Remark")),
+            Map.entry("segment", Set.of("RoundResult", "RunClock", "Dispute", "Remark", "RoundAgainst")),
             Map.entry("offsetMs", Set.of("RunClock")),
             Map.entry("take", Set.of("RoundResult", "Dispute")),
             Map.entry(
@@ -93,8 +93,9 @@ public class OpenApiShape {
                             "Member",
                             "TriedShare",
                             "Variant",
-                            "Dispute")),
-            Map.entry("score", Set.of("RoundResult", "Attempt")),
+                            "Dispute",
+                            "RoundAgainst")),
+            Map.entry("score", Set.of("RoundResult", "Attempt", "RoundAgainst")),
             Map.entry("who", Set.of("LessonView")),
             Map.entry("adaptation", Set.of("Variant")),
             Map.entry("reason", Set.of("Silenced")),
@@ -105,6 +106,7 @@ public class OpenApiShape {
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
             Map.entry("RunEvent", Set.of("device", "note")),
             Map.entry("Dispute", Set.of("stands")),
+            Map.entry("RoundAgainst", Set.of("best", "last")),
             Map.entry("Lesson", Set.of("startMin")),
             Map.entry(
                     "Block",
