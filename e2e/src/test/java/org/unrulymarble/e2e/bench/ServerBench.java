@@ -25,8 +25,8 @@ import org.unrulymarble.e2e.MarbleServer;
 /** Measures what the issues put numbers on: bundle, start, a change of the plan as seen on screen, saves before kill -9. Bounded. */
 public final class ServerBench {
 
-    private static final Set<String> PARTS =
-            new TreeSet<>(List.of("bundle", "starts", "plan", "drags", "findings", "clock", "load", "kills"));
+    private static final Set<String> PARTS = new TreeSet<>(
+            List.of("bundle", "starts", "plan", "drags", "findings", "clock", "load", "load-kills", "kills"));
     private static final int KILLS = 20;
     private static final int CHANGES = 40;
 
@@ -48,7 +48,8 @@ public final class ServerBench {
             if (parts.contains("drags")) drags(browser);
             if (parts.contains("findings")) findings(server, browser);
             if (parts.contains("clock")) ClockRun.run(browser);
-            if (parts.contains("load")) new LoadBench(server).run();
+            if (parts.contains("load") || parts.contains("load-kills"))
+                new LoadBench(server).run(parts.contains("load-kills"));
             if (parts.contains("kills")) {
                 browser.open("/");
                 browser.press("Open the plan");

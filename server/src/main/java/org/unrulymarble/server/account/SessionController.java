@@ -95,7 +95,9 @@ class SessionController {
     }
 
     private void begin(SignedIn in, HttpServletRequest request, HttpServletResponse response) {
-        if (request.getSession(false) != null) request.changeSessionId();
+        // Signing in begins a session of its own, with an id that nobody knew before.
+        HttpSession before = request.getSession(false);
+        if (before != null) before.invalidate();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
                 in, null, List.of(new SimpleGrantedAuthority("ROLE_" + in.role()))));

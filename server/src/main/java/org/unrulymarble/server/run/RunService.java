@@ -1,5 +1,6 @@
 package org.unrulymarble.server.run;
 
+import jakarta.annotation.PreDestroy;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -13,9 +14,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
@@ -33,6 +34,7 @@ import org.unrulymarble.core.score.RunState;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
+import org.unrulymarble.server.platform.GroupCommit;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
@@ -61,6 +63,7 @@ public class RunService {
         }
     };
 
+    private final GroupCommit<Append> appends = new GroupCommit<>("run-appends", this::write);
     private final RunRows runs;
     private final RunHeads heads;
     private final RunStreams streams;
@@ -71,8 +74,10 @@ public class RunService {
     private final LadderService ladders;
     private final JsonMapper json;
     private final Clock clock;
+    private final TransactionTemplate transactions;
 
     RunService(
+            TransactionTemplate transactions,
             RunRows runs,
             RunHeads heads,
             RunStreams streams,
@@ -83,6 +88,7 @@ public class RunService {
             LadderService ladders,
             JsonMapper json,
             Clock clock) {
+        this.transactions = transactions;
         this.runs = runs;
         this.heads = heads;
         this.streams = streams;
@@ -182,27 +188,44 @@ public class RunService {
      * @return ids that are now kept for good, those sent before among them
      * @throws Refused naming {@code events[i]} when one does not fit the script; nothing is appended then
      */
+    @Transactional(propagation = Propagation.SUPPORTS)
     List<UUID> append(UUID runId, List<RunEvent> sent) {
-        RunHead row = heads.lock(runId).orElseThrow(NotFound::new);
-        access.see(row.classId());
-        Sheet sheet = sheet(runId);
-        check(sent, sheet.script());
-        List<UUID> ids = sent.stream().map(RunEvent::id).toList();
-        Set<UUID> known = new HashSet<>(events.known(ids));
-        List<RunEventRow> fresh = new ArrayList<>();
-        List<RunEvent> told = new ArrayList<>();
-        boolean touchesEnd = row.finished();
-        for (RunEvent e : sent) {
-            touchesEnd |= e.kind() == RunEvent.Kind.FINISH;
-            if (known.add(e.id())) {
-                fresh.add(new RunEventRow(e.id(), runId, SignedIn.now().accountId(), json.writeValueAsString(e)));
-                told.add(e);
-            }
-        }
-        events.saveAllAndFlush(fresh);
-        if (touchesEnd && !fresh.isEmpty()) record(row, sheet);
-        if (!fresh.isEmpty()) tellOnceKept(runId, told);
-        return ids;
+        mayHear(runId);
+        check(sent, sheet(runId).script());
+        appends.keep(new Append(runId, SignedIn.now().accountId(), sent));
+        return sent.stream().map(RunEvent::id).toList();
+    }
+
+    private record Append(UUID runId, UUID accountId, List<RunEvent> sent) {}
+
+    /** All appends go through here one after the other, so that none comes between a finish and what it records. */
+    private void write(List<Append> together) {
+        Map<UUID, List<RunEvent>> told = new LinkedHashMap<>();
+        transactions.executeWithoutResult(status -> {
+            Set<UUID> known = new HashSet<>(events.known(together.stream()
+                    .flatMap(a -> a.sent().stream().map(RunEvent::id))
+                    .toList()));
+            List<RunEventRow> fresh = new ArrayList<>();
+            for (Append a : together)
+                for (RunEvent e : a.sent())
+                    if (known.add(e.id())) {
+                        fresh.add(new RunEventRow(e.id(), a.runId(), a.accountId(), json.writeValueAsString(e)));
+                        told.computeIfAbsent(a.runId(), id -> new ArrayList<>()).add(e);
+                    }
+            events.saveAllAndFlush(fresh);
+            told.forEach((runId, added) -> {
+                RunHead head = heads.findById(runId).orElseThrow(NotFound::new);
+                if (head.finished() || added.stream().anyMatch(e -> e.kind() == RunEvent.Kind.FINISH))
+                    record(head, sheet(runId));
+            });
+        });
+        // Nobody hears of what might still be undone.
+        told.forEach(streams::tell);
+    }
+
+    @PreDestroy
+    void stop() {
+        appends.close();
     }
 
     /**
@@ -267,20 +290,10 @@ public class RunService {
                 a.last() == null ? null : a.last().workSec());
     }
 
-    /** Nobody hears of what might still be undone. */
-    private void tellOnceKept(UUID runId, List<RunEvent> fresh) {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                streams.tell(runId, fresh);
-            }
-        });
-    }
-
     /** @throws NotFound for a run of somebody else's class */
     @Transactional(readOnly = true)
     void mayHear(UUID runId) {
-        access.see(runs.findById(runId).orElseThrow(NotFound::new).classId());
+        access.see(heads.findById(runId).orElseThrow(NotFound::new).classId());
     }
 
     /** The code of a run's wall face; the same each time. */
