@@ -63,6 +63,7 @@ public class RunService {
         }
     };
 
+    private final Hearing hearing = new Hearing();
     private final GroupCommit<Append> appends = new GroupCommit<>("run-appends", this::write);
     private final RunRows runs;
     private final RunHeads heads;
@@ -190,7 +191,8 @@ public class RunService {
      */
     @Transactional(propagation = Propagation.SUPPORTS)
     List<UUID> append(UUID runId, List<RunEvent> sent) {
-        mayHear(runId);
+        // Every tap asks; what an account may do does not change from one to the next.
+        hearing.of(SignedIn.now().accountId(), runId, () -> mayHear(runId));
         check(sent, sheet(runId).script());
         appends.keep(new Append(runId, SignedIn.now().accountId(), sent));
         return sent.stream().map(RunEvent::id).toList();
