@@ -6,6 +6,7 @@ import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, side as sideWord } from "../../words";
+import { forget } from "./store";
 
 /** What the server recorded of a finished run. */
 export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; takeBack: () => void }) {
@@ -17,6 +18,10 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
     client.invalidateQueries({ queryKey: ["runs"] });
     client.invalidateQueries({ queryKey: ["record"] });
   }, [unsent, client]);
+  const kept = saved.data?.state.finished && unsent === 0;
+  useEffect(() => {
+    if (kept) forget(run.id).catch(() => undefined);
+  }, [kept, run.id]);
   if (unsent > 0)
     return (
       <p role="status" className="p-10 text-xl">

@@ -5,15 +5,20 @@ import type { Run, RunEvent } from "../../api/types";
 interface Kept extends DBSchema {
   events: { key: string; value: { id: string; runId: string; event: RunEvent }; indexes: { run: string } };
   sheets: { key: string; value: { id: string; run: Run } };
+  /** What the server has of a run, as this device heard it: without the server the run is shown from here. */
+  heard: { key: string; value: { id: string; runId: string; event: RunEvent }; indexes: { run: string } };
 }
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 function db(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>("unruly-marble", 1, {
-    upgrade(d) {
-      d.createObjectStore("events", { keyPath: "id" }).createIndex("run", "runId");
-      d.createObjectStore("sheets", { keyPath: "id" });
+  opened ??= openDB<Kept>("unruly-marble", 2, {
+    upgrade(d, before) {
+      if (before < 1) {
+        d.createObjectStore("events", { keyPath: "id" }).createIndex("run", "runId");
+        d.createObjectStore("sheets", { keyPath: "id" });
+      }
+      if (before < 2) d.createObjectStore("heard", { keyPath: "id" }).createIndex("run", "runId");
     },
   });
   return opened;
@@ -31,9 +36,35 @@ export async function waiting(runId: string): Promise<RunEvent[]> {
   return kept.map((k) => k.event).sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
-export async function acknowledged(ids: string[]): Promise<void> {
-  const tx = (await db()).transaction("events", "readwrite");
-  await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done]);
+/** The server has these: they wait no longer, and stay to be shown. */
+export async function acknowledged(runId: string, events: RunEvent[]): Promise<void> {
+  const tx = (await db()).transaction(["events", "heard"], "readwrite");
+  await Promise.all([
+    ...events.map((event) => tx.objectStore("heard").put({ id: event.id, runId, event })),
+    ...events.map((event) => tx.objectStore("events").delete(event.id)),
+    tx.done,
+  ]);
+}
+
+/** Keeps what other devices did. */
+export async function heard(runId: string, events: RunEvent[]): Promise<void> {
+  const tx = (await db()).transaction("heard", "readwrite");
+  await Promise.all([...events.map((event) => tx.store.put({ id: event.id, runId, event })), tx.done]);
+}
+
+export async function heardBefore(runId: string): Promise<RunEvent[]> {
+  return (await (await db()).getAllFromIndex("heard", "run", runId)).map((k) => k.event);
+}
+
+/** What was recorded for good is not kept here any longer. */
+export async function forget(runId: string): Promise<void> {
+  const tx = (await db()).transaction(["heard", "sheets"], "readwrite");
+  const ids = await tx.objectStore("heard").index("run").getAllKeys(runId);
+  await Promise.all([
+    ...ids.map((id) => tx.objectStore("heard").delete(id)),
+    tx.objectStore("sheets").delete(runId),
+    tx.done,
+  ]);
 }
 
 export async function keepSheet(run: Run): Promise<void> {

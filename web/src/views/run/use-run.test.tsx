@@ -51,6 +51,29 @@ it("keeps taps on the device while the server is away, over a reload too, and se
   expect(await store.waiting("run-1")).toHaveLength(0);
 });
 
+it("shows after a reload without the server what the server had acknowledged before", async () => {
+  const first = renderHook(() => useRun("run-3"));
+  await waitFor(() => expect(first.result.current.run).toBeDefined());
+  act(() => {
+    first.result.current.record("GO", { segment: 0, offsetMs: 0 });
+    first.result.current.record("HIT", { segment: 1, take: 1, pupilId: "ada" });
+  });
+  await waitFor(() => expect(first.result.current.unsent).toBe(0));
+  await waitFor(async () => expect(await store.heardBefore("run-3")).toHaveLength(2));
+  first.unmount();
+
+  const withServer = renderHook(() => useRun("run-3"));
+  await waitFor(() => expect(withServer.result.current.run).toBeDefined());
+  expect(withServer.result.current.events).toHaveLength(2);
+  withServer.unmount();
+
+  server.up = false;
+  const reloaded = renderHook(() => useRun("run-3"));
+  await waitFor(() => expect(reloaded.result.current.events).toHaveLength(2));
+  expect(reloaded.result.current.unsent).toBe(0);
+  expect(reloaded.result.current.played?.anchor.playing).toBe(true);
+});
+
 it("gives events ids that rise in the order in which they were made", async () => {
   const { result } = renderHook(() => useRun("run-2"));
   await waitFor(() => expect(result.current.run).toBeDefined());

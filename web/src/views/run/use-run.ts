@@ -34,7 +34,11 @@ export function useRun(runId: string) {
         setUnsent(events.length);
         if (events.length === 0) break;
         const answer = await api<{ acknowledged: string[] }>("POST", `/runs/${runId}/events`, { events });
-        await store.acknowledged(answer.acknowledged);
+        const there = new Set(answer.acknowledged);
+        await store.acknowledged(
+          runId,
+          events.filter((e) => there.has(e.id)),
+        );
         setRefused(undefined);
       }
     } catch (e) {
@@ -50,7 +54,8 @@ export function useRun(runId: string) {
   const merge = useCallback((more: RunEvent[]) => {
     setLog((log) => {
       const known = new Set(log.map((e) => e.id));
-      const fresh = more.filter((e) => !known.has(e.id));
+      // The same may come from the server, from this device and over the stream.
+      const fresh = more.filter((e) => !known.has(e.id) && known.add(e.id));
       for (const e of fresh) if (!greatest.current || e.id > greatest.current) greatest.current = e.id;
       return fresh.length === 0 ? log : [...log, ...fresh];
     });
@@ -59,6 +64,7 @@ export function useRun(runId: string) {
   const load = useCallback(async () => {
     setError(undefined);
     const mine = await store.waiting(runId);
+    const before = await store.heardBefore(runId);
     let found: Run | undefined;
     try {
       const askedMs = Date.now();
@@ -69,14 +75,22 @@ export function useRun(runId: string) {
       found = await store.keptSheet(runId);
       if (!found || (e instanceof Problem && e.status === 404)) return setError(e);
     }
-    merge([...found.log, ...mine]);
+    merge([...found.log, ...before, ...mine]);
+    store.heard(runId, found.log).catch(() => undefined);
     setRun(found);
     setUnsent(mine.length);
     flush();
   }, [runId, flush, merge]);
 
   // Whatever another device adds comes by itself; once the server is heard again, what waited here is sent.
-  useStream(run ? `/api/runs/${runId}/stream` : undefined, merge, flush);
+  const hear = useCallback(
+    (events: RunEvent[]) => {
+      merge(events);
+      store.heard(runId, events).catch(() => undefined);
+    },
+    [merge, runId],
+  );
+  useStream(run ? `/api/runs/${runId}/stream` : undefined, hear, flush);
 
   useEffect(() => {
     load();

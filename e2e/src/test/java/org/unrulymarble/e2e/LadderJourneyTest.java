@@ -21,8 +21,7 @@ import org.openqa.selenium.WebElement;
 @ExtendWith(OneBrowser.class)
 class LadderJourneyTest {
 
-    private static final String TASK =
-            "Roll the sock along the bench so that it stops on the tape. Ten rolls, then say how many stopped there.";
+    private static final String TASK = "Roll ten along the bench onto the tape.";
 
     private final Browser browser = OneBrowser.browser();
 
@@ -66,9 +65,9 @@ class LadderJourneyTest {
         assertThat(field(2, "What to do").getDomAttribute("aria-invalid")).isEqualTo("true");
         browser.type(browser.labelled("Name of the ladder"), "Bench rolls");
         browser.type(browser.labelled("Sports, with commas between"), "boules, multi-skills");
-        for (int i = 1; i <= 3; i++) writeRung(i, "Rung name " + i);
+        for (int i = 1; i <= 3; i++) writeRung(i, "Roll " + i);
         browser.type(field(1, "What to do"), TASK);
-        browser.type(browser.labelled("What to tell them"), "Wait until the last sock lies still.");
+        browser.type(browser.labelled("What to tell them"), "Wait.");
         browser.type(browser.labelled("Cue 1"), "Low and slow");
         browser.type(browser.labelled("Cue 2"), "Look at the tape");
         browser.type(browser.labelled("Eyes are"), "on the tape");
@@ -163,17 +162,17 @@ class LadderJourneyTest {
                         "Name",
                         name,
                         number == 1 ? "How it begins" : "How it changes",
-                        "A little further.",
+                        "Further.",
                         "What to do",
-                        "Roll ten from the line of rung " + name + " and count what stays.",
+                        "Roll ten, " + name + ".",
                         "Counts",
-                        "What lies on the tape.",
+                        "On it.",
                         "Does not count",
-                        "What fell off.",
+                        "Off it.",
                         "Easier",
-                        "A wider tape.",
+                        "Wider.",
                         "Harder",
-                        "A narrower tape.")
+                        "Narrower.")
                 .forEach((label, text) -> browser.type(field(number, label), text));
     }
 

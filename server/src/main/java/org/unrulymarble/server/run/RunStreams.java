@@ -1,6 +1,5 @@
 package org.unrulymarble.server.run;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -16,6 +15,9 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -56,7 +58,7 @@ class RunStreams {
      * @param log asked once the listener hears what comes, so that nothing falls between
      * @param hears which events are for this listener
      */
-    SseEmitter listen(UUID runId, java.util.function.Supplier<List<RunEvent>> log, Predicate<RunEvent> hears) {
+    SseEmitter listen(UUID runId, Supplier<List<RunEvent>> log, Predicate<RunEvent> hears) {
         SseEmitter emitter = new SseEmitter(NO_END);
         Listener listener = new Listener(emitter, hears);
         List<Listener> all = listeners.computeIfAbsent(runId, id -> new CopyOnWriteArrayList<>());
@@ -73,7 +75,8 @@ class RunStreams {
         listeners.getOrDefault(runId, List.of()).forEach(l -> l.send(fresh));
     }
 
-    @PreDestroy
+    /** Before the server waits for requests that are still on: these would never end. */
+    @EventListener(ContextClosedEvent.class)
     void stop() {
         listeners.values().forEach(all -> all.forEach(l -> l.emitter.complete()));
         senders.shutdownNow();
