@@ -1,15 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
-import { ArrowDown, ArrowUp, Plus, Trash2 } from "lucide-react";
+import { Plus, Trash2 } from "lucide-react";
 import type { ReactNode } from "react";
 import { kit } from "../../api/queries";
-import type { Ladder, Rung } from "../../api/types";
+import type { Ladder } from "../../api/types";
 import { caution as cautionWord, family as familyWord } from "../../words";
 import { surface as surfaceWord } from "../../words-findings";
 import { aspect, noise, part, refusedPlace } from "../../words-ladders";
-import { blankRung, lastingId } from "./blank";
+import { lastingId } from "./blank";
 import { Chips, KindList, type Must, Num, Pick, Words } from "./form-bits";
 import { KitForm } from "./kit-form";
-import { RungForm } from "./rung-form";
+import { RungsForm } from "./rungs-form";
 
 /** Everything that a ladder says, in the order in which a teacher thinks of it. */
 export function LadderForm({
@@ -88,7 +88,7 @@ export function LadderForm({
             The rungs {must("rungs")}.
           </p>
         )}
-        <Rungs ladder={ladder} used={used} onChange={onChange} must={must} />
+        <RungsForm ladder={ladder} used={used} onChange={onChange} must={must} />
       </Part>
 
       <Part title="Who is at a spot">
@@ -337,111 +337,5 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
       <h2 className="border-b-2 border-ink pb-1">{title}</h2>
       {children}
     </section>
-  );
-}
-
-/** Rungs move and come between; each keeps its id, and with it what pupils have done. */
-function Rungs({
-  ladder,
-  used,
-  onChange,
-  must,
-}: {
-  ladder: Ladder;
-  used: Record<string, number>;
-  onChange: (l: Ladder, step: string) => void;
-  must: Must;
-}) {
-  const put = (rungs: Rung[], step: string) =>
-    // Whatever comes first is the start, and nothing else is.
-    onChange(
-      {
-        ...ladder,
-        rungs: rungs.map((r, i) => ({ ...r, lever: i === 0 ? "START" : r.lever === "START" ? "DISTANCE" : r.lever })),
-      },
-      step,
-    );
-  const move = (from: number, to: number) => {
-    const rungs = [...ladder.rungs];
-    rungs.splice(to, 0, ...rungs.splice(from, 1));
-    put(rungs, `move ${from} ${to}`);
-  };
-  return (
-    <ol className="space-y-4">
-      {ladder.rungs.map((r, i) => {
-        const times = used[r.id] ?? 0;
-        return (
-          <li key={r.id} className="border-l-4 border-ink pl-4">
-            <fieldset aria-label={`Rung ${i + 1}`}>
-              <div className="mb-2 flex flex-wrap items-center gap-2">
-                <h3 className="mr-auto font-bold">Rung {i + 1}</h3>
-                {times > 0 && (
-                  <span className="text-sm text-soft">
-                    used {times === 1 ? "once" : `${times} times`} by results or plans: it stays
-                  </span>
-                )}
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={`Rung ${i + 1} easier by one`}
-                  disabled={i === 0}
-                  onClick={() => move(i, i - 1)}
-                >
-                  <ArrowUp size={16} aria-hidden />
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={`Rung ${i + 1} harder by one`}
-                  disabled={i === ladder.rungs.length - 1}
-                  onClick={() => move(i, i + 1)}
-                >
-                  <ArrowDown size={16} aria-hidden />
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={`A rung after rung ${i + 1}`}
-                  disabled={ladder.rungs.length >= 7}
-                  onClick={() =>
-                    put(
-                      [...ladder.rungs.slice(0, i + 1), blankRung(r), ...ladder.rungs.slice(i + 1)],
-                      `rung after ${i}`,
-                    )
-                  }
-                >
-                  <Plus size={16} aria-hidden /> after
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={`Take out rung ${i + 1}`}
-                  disabled={ladder.rungs.length <= 3 || times > 0}
-                  onClick={() =>
-                    put(
-                      ladder.rungs.filter((_, n) => n !== i),
-                      `out ${i}`,
-                    )
-                  }
-                >
-                  <Trash2 size={16} aria-hidden />
-                </button>
-              </div>
-              <RungForm
-                rung={r}
-                first={i === 0}
-                must={(field) => must(`rungs[${i}].${field}`)}
-                onChange={(rung, step) =>
-                  put(
-                    ladder.rungs.map((o, n) => (n === i ? rung : o)),
-                    `rung ${i} ${step}`,
-                  )
-                }
-              />
-            </fieldset>
-          </li>
-        );
-      })}
-    </ol>
   );
 }
