@@ -57,6 +57,14 @@ export const countedBy: Record<RoundResult["source"], string> = {
   ADULT: "adult",
   PARTNER: "partner",
   SELF: "self",
+  TYPED: "typed in afterwards",
+};
+
+/** The pupil's own word on a round. */
+export const ownWord: Record<"TOO_EASY" | "RIGHT" | "TOO_HARD", { short: string; full: string }> = {
+  TOO_EASY: { short: "easy", full: "too easy" },
+  RIGHT: { short: "right", full: "right" },
+  TOO_HARD: { short: "hard", full: "too hard" },
 };
 
 export const caution: Record<Ladder["cautions"][number], string> = {
@@ -90,6 +98,11 @@ export const moveHelp =
 
 export const deferring =
   "The school's own risk assessment and local rules come first; pain, injury or medical questions go to qualified staff.";
+
+/** 12,340 ms -> "12.3 s" */
+export function seconds(ms: number): string {
+  return `${(ms / 1000).toFixed(1)} s`;
+}
 
 /** 75 -> "1:15"; negative as a distance from zero. */
 export function clock(sec: number): string {
@@ -210,7 +223,11 @@ export function gate(rung: Pick<Rung, "gate" | "unit" | "measure">): string {
   return `${g.reach} ${rung.unit}`;
 }
 
-export function score(a: Pick<Attempt, "score" | "tries" | "workSec">, rung: Rung | undefined): string {
+export function score(
+  a: Pick<Attempt, "score" | "tries" | "workSec"> & { timeMs?: number | null | undefined },
+  rung: Rung | undefined,
+): string {
+  if (a.timeMs) return seconds(a.timeMs);
   if (rung?.measure === "HITS_OF_N" && a.tries) return `${a.score} of ${a.tries}`;
   const inTime = rung?.measure === "COUNT_IN_TIME" && a.workSec ? ` in ${a.workSec} s` : "";
   return `${a.score}${inTime}`;
@@ -231,8 +248,8 @@ export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string 
 
 /** "best 20 in 40 s, last 17 in 40 s" */
 export function bestAndLast(s: Challenge["sides"][number], rung: Rung | undefined): string {
-  const best = score({ score: s.best, tries: null, workSec: s.bestWorkSec }, rung);
-  const last = score({ score: s.last, tries: null, workSec: s.lastWorkSec }, rung);
+  const best = score({ score: s.best, tries: null, workSec: s.bestWorkSec, timeMs: s.bestTimeMs }, rung);
+  const last = score({ score: s.last, tries: null, workSec: s.lastWorkSec, timeMs: s.lastTimeMs }, rung);
   return `best ${best}, last ${last}`;
 }
 

@@ -44,6 +44,7 @@ export type RunEvent = Schemas["RunEvent"];
 export type RoundResult = Schemas["RoundResult"];
 export type Segment = Schemas["Segment"];
 export type ScriptTurn = Schemas["ScriptTurn"];
+export type End = Schemas["End"];
 export type Crew = Schemas["Crew"];
 export type Side = RoundSide;
 export type ClassRecord = Schemas["ClassRecord"];

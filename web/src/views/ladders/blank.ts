@@ -56,6 +56,16 @@ const plainRung: Omit<
   claps: null,
   heightM: null,
   standM: null,
+  scoring: {
+    rings: null,
+    n: null,
+    spots: null,
+    balls: null,
+    draw: null,
+    noBalls: null,
+    calls: null,
+    callEverySec: null,
+  },
   delivery: null,
   steps: [],
 };

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import type { Segment } from "../../api/types";
-import { callNow, callsOf } from "./calls";
+import { beatsOf, callNow, callsOf } from "./calls";
 
 const segment = (kind: Segment["kind"]): Segment => ({
   index: 3,
@@ -32,4 +32,10 @@ it("a short round has no half time, and a count-in counts three down", () => {
 it("the screen reads a call for a moment only", () => {
   const calls = callsOf(segment("WORK"), 30_000);
   expect([0, 1500, 1700, 15_100, 27_500].map((ms) => callNow(calls, ms))).toEqual(["Go", "Go", "", "Halfway", "3"]);
+});
+
+it("the beat keeps the rung's pace within the round, and only where one is wanted", () => {
+  expect(beatsOf(segment("WORK"), 10_000, 2.5).map((b) => b.atMs)).toEqual([2500, 5000, 7500]);
+  expect(beatsOf(segment("WORK"), 10_000, null)).toEqual([]);
+  expect(beatsOf(segment("REST"), 10_000, 2.5)).toEqual([]);
 });

@@ -1,7 +1,12 @@
 import type { Segment } from "../../api/types";
 
 /** A call in a segment: when, what the screen says, and its tone; what is spoken only where it helps to hear it. */
-export type Call = { atMs: number; text: string; tone: "tick" | "go" | "half" | "stop" | "water"; say?: string };
+export type Call = {
+  atMs: number;
+  text: string;
+  tone: "tick" | "beat" | "go" | "half" | "stop" | "water";
+  say?: string;
+};
 
 const HALFWAY_FROM_SEC = 20;
 const LAST_SEC = 5;
@@ -34,6 +39,14 @@ export function callsOf(segment: Segment, lengthMs: number): Call[] {
   return calls.sort((a, b) => a.atMs - b.atMs);
 }
 
+/** The beat of a round at the rung's pace, from its start to its end; nothing where the block wants none. */
+export function beatsOf(segment: Segment, lengthMs: number, beatSec: number | null): Call[] {
+  if (segment.kind !== "WORK" || !beatSec) return [];
+  const beats: Call[] = [];
+  for (let atMs = beatSec * 1000; atMs < lengthMs; atMs += beatSec * 1000) beats.push({ atMs, text: "", tone: "beat" });
+  return beats;
+}
+
 /** The call to be read now: the last one, for as long as a call stands. */
 export function callNow(calls: Call[], offsetMs: number, standsMs = 1_600): string {
   const last = calls.filter((c) => c.atMs <= offsetMs).at(-1);
@@ -42,6 +55,7 @@ export function callNow(calls: Call[], offsetMs: number, standsMs = 1_600): stri
 
 const pitch: Record<Call["tone"], [hertz: number, sec: number]> = {
   tick: [660, 0.09],
+  beat: [330, 0.05],
   go: [990, 0.45],
   half: [784, 0.22],
   stop: [440, 0.7],
@@ -49,12 +63,17 @@ const pitch: Record<Call["tone"], [hertz: number, sec: number]> = {
 };
 
 /** What can be heard, each to be switched off by itself; the screen always says it. */
-export type Heard = { tones: boolean; speech: boolean };
+export type Heard = { tones: boolean; speech: boolean; beat: boolean };
 
 const HEARD = "marble.heard";
 
 export function keptHeard(): Heard {
-  return { tones: true, speech: false, ...(JSON.parse(localStorage.getItem(HEARD) ?? "{}") as Partial<Heard>) };
+  return {
+    tones: true,
+    speech: false,
+    beat: true,
+    ...(JSON.parse(localStorage.getItem(HEARD) ?? "{}") as Partial<Heard>),
+  };
 }
 
 export function keepHeard(heard: Heard) {
@@ -74,14 +93,26 @@ export class Sounder {
     this.audio.resume();
   }
 
+  /** Says a word at once, where a voice is wanted. */
+  say(key: string, word: string) {
+    if (this.sounded.has(key)) return;
+    this.sounded.add(key);
+    if (!this.heard.speech || !("speechSynthesis" in globalThis)) return;
+    speechSynthesis.speak(this.spoken(word));
+  }
+
+  private spoken(text: string): SpeechSynthesisUtterance {
+    const said = new SpeechSynthesisUtterance(text);
+    said.lang = "en-GB";
+    said.rate = 1.15;
+    return said;
+  }
+
   /** @param key tells this call from all others, so that it sounds once */
   at(key: string, call: Call, inMs: number) {
     if (this.sounded.has(key)) return;
     if (this.heard.speech && call.say && inMs < 60 && "speechSynthesis" in globalThis) {
-      const said = new SpeechSynthesisUtterance(call.say);
-      said.lang = "en-GB";
-      said.rate = 1.15;
-      speechSynthesis.speak(said);
+      speechSynthesis.speak(this.spoken(call.say));
       if (!this.heard.tones) this.sounded.add(key);
     }
     // With speech the tone waits for the same moment, so that both are one call.

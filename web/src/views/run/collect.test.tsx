@@ -31,6 +31,9 @@ function sheet(sides: ("NONE" | "RIGHT" | "LEFT")[], reps: number | null): Run {
     measure: reps ? "HITS_OF_N" : "COUNT_IN_TIME",
     sides,
     reps,
+    rungOf: {},
+    rungs: [],
+    stairs: null,
   };
   return {
     sheet: {
@@ -50,6 +53,7 @@ function collect(run: Run, log: RunEvent[] = []) {
         run={run}
         played={new Played(run.sheet.script, events)}
         counts={tallies(events)}
+        events={events}
         round={run.sheet.script.segments.length - 1}
         missing={[]}
         sent={false}
@@ -81,7 +85,31 @@ it("takes six numbers in spot order, each with type and Enter, and leaves out th
     ["p8", 0, 8],
     ["p10", 0, 11],
   ]);
+  // The one who forgot is asked again, and then it is done.
+  expect(document.activeElement).toHaveAccessibleName("Pupil 4");
+  type("10");
+  expect(told(record).at(-1)).toEqual(["p4", 0, 10]);
   expect(document.activeElement).toHaveTextContent("Done");
+});
+
+it("takes numbers from the dial, too, the focus staying where it is", () => {
+  const record = collect(sheet(["NONE"], null));
+  fireEvent.click(screen.getByText("Dial"));
+  screen.getByLabelText("Pupil 0").focus();
+  const press = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
+  for (const key of ["1", "3", "Erase", "2", "Next", "9", "Next"]) press(key);
+  expect(told(record)).toEqual([
+    ["p0", 0, 12],
+    ["p2", 0, 9],
+  ]);
+  expect(document.activeElement).toHaveAccessibleName("Pupil 4");
+  fireEvent.click(screen.getByText("Dial"));
+});
+
+it("keeps the pupil's own word with one tap, and takes it back with another", () => {
+  const record = collect(sheet(["NONE"], null));
+  fireEvent.click(screen.getByRole("button", { name: "Pupil 2: too hard" }));
+  expect(record).toHaveBeenLastCalledWith("WORD", { segment: 0, pupilId: "p2", note: "TOO_HARD" });
 });
 
 it("asks for both sides of a spot before the next spot", () => {
@@ -122,6 +150,8 @@ it("shows taps as they are and gives all others the full count with one press", 
     target: null,
     device: "tablet",
     note: null,
+    xCm: null,
+    yCm: null,
   });
   const record = collect(sheet(["NONE"], 10), [tap(1), tap(2), tap(3)]);
   expect(screen.getByLabelText("Pupil 0")).toHaveValue("3");

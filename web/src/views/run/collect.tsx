@@ -1,9 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef } from "react";
 import { against } from "../../api/queries";
-import type { Crew, Run } from "../../api/types";
+import type { Crew, Run, RunEvent } from "../../api/types";
+import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
-import { type Played, roundsOfTurn, type Tally, tallyKey } from "./log";
+import { Dial, type DialTarget } from "./dial";
+import { type Played, roundsOfTurn, type Tally } from "./log";
+import { NumberBox } from "./number-box";
+import { OwnWord } from "./own-word";
+import { askedOf, resultOf, rungIn } from "./result-of";
 import type { useRun } from "./use-run";
 
 /** All numbers of a turn in spot order: type, Enter, next. Taps are there already; whoever forgot is left out and asked again. */
@@ -11,6 +16,7 @@ export function Collect({
   run,
   played,
   counts,
+  events,
   round,
   missing,
   sent,
@@ -21,6 +27,7 @@ export function Collect({
   run: Run;
   played: Played;
   counts: Map<string, Tally>;
+  events: RunEvent[];
   round: number;
   missing: number[];
   /** whether the server has all that was counted here */
@@ -34,6 +41,8 @@ export function Collect({
   const block = segment && blocks[segment.block];
   const turn = segment && block?.turns[segment.turn];
   const form = useRef<HTMLFormElement>(null);
+  const active = useRef<DialTarget>(null);
+  const [dial, setDial] = useOnDevice<boolean>("marble.dial", !!globalThis.matchMedia?.("(pointer: coarse)").matches);
   const before = useQuery({
     ...against(run.id, round, counts.size),
     enabled: sent && counts.size > 0,
@@ -48,16 +57,27 @@ export function Collect({
   const rounds = roundsOfTurn(segments, round);
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
-  const tell = (r: number, crew: Crew, score: number) => {
-    for (const pupilId of crew.workers) record("COLLECT", { segment: r, take: played.take(r), pupilId, score });
+  const tell = (r: number, crew: Crew, pupilId: string, score: number, timeMs: number | null) => {
+    // A result of several is told once and stays joint; the sides of a match tell their own.
+    const alone = rungIn(block, played.rungId(r, pupilId)).measure === "MATCH";
+    for (const one of alone ? [pupilId] : crew.workers)
+      record("COLLECT", { segment: r, take: played.take(r), pupilId: one, score, offsetMs: timeMs });
   };
+  // From the last number back to whoever was left out.
   const goOn = (from: HTMLInputElement) => {
     const inputs = [...(form.current?.querySelectorAll("input") ?? [])];
-    const next = inputs[inputs.indexOf(from) + 1];
+    const open = (i: HTMLInputElement) => i !== from && i.dataset.open === "true" && i.value === "";
+    const next = inputs.slice(inputs.indexOf(from) + 1).find(open) ?? inputs.find(open);
     if (next) next.focus();
     else form.current?.querySelector<HTMLButtonElement>("button[data-after]")?.focus();
   };
   const here = (crew: Crew) => crew.workers.some((w) => !played.away.has(w));
+  const trial = rounds.some((r) => played.isTrial(r));
+  const markTrial = () => {
+    const said = events.filter((e) => e.kind === "TRIAL" && rounds.includes(e.segment ?? -1));
+    for (const e of said) record("TAKE_BACK", { target: e.id });
+    if (said.length === 0) for (const r of rounds) record("TRIAL", { segment: r, take: played.take(r) });
+  };
   const reached = before.data?.filter((b) => b.metGate).length ?? 0;
   const bettered = before.data?.filter((b) => b.newBest).length ?? 0;
   const others = missing.filter((r) => r !== round);
@@ -82,50 +102,83 @@ export function Collect({
               onClick={() => {
                 for (const r of rounds)
                   for (const crew of turn.crews.filter(here))
-                    if (!counts.has(tallyKey(r, played.take(r), crew.workers[0] ?? ""))) tell(r, crew, block.reps ?? 0);
+                    for (const pupilId of askedOf(block, played, r, crew))
+                      if (!resultOf(run, played, counts, r, crew, pupilId))
+                        tell(r, crew, pupilId, block.reps ?? 0, null);
               }}
             >
               All others did {block.reps}
             </button>
           )}
+          <button
+            type="button"
+            className="btn btn-small"
+            aria-pressed={trial}
+            onClick={markTrial}
+            title="A trial is kept, and is nobody's first or best"
+          >
+            {trial ? "A trial: nobody’s best" : "It was a trial"}
+          </button>
+          <button type="button" className="btn btn-small" aria-pressed={dial} onClick={() => setDial(!dial)}>
+            Dial
+          </button>
           <button type="button" className="btn btn-small" data-after onClick={onClose}>
             Done <kbd className="hidden text-sm font-normal opacity-75 sm:inline">esc</kbd>
           </button>
         </span>
       </div>
       {/* As the pupils stand and call: one spot after the other, both sides of a spot together. */}
-      <ol className="gap-x-10 sm:columns-2">
-        {turn.crews.filter(here).map((crew) => (
-          <li key={crew.spot} className="flex break-inside-avoid items-center gap-3 border-b border-[#3a504d] py-1">
-            <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
-            <span className="min-w-0 flex-1 leading-tight">
-              <span className="font-semibold">{name(crew.workers)}</span>
-              <span className="block truncate text-sm text-mist">
-                {crew.helpers.length ? `${name(crew.helpers)} counted` : "counted alone"}
+      <div className="flex flex-col gap-5 sm:flex-row">
+        <ol className="min-w-0 flex-1 gap-x-8 lg:columns-2">
+          {turn.crews.filter(here).map((crew) => (
+            <li key={crew.spot} className="flex break-inside-avoid items-center gap-3 border-b border-[#3a504d] py-1">
+              <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
+              <span className="min-w-0 flex-1 leading-tight">
+                <span className="font-semibold">{name(crew.workers)}</span>
+                <span className="block truncate text-sm text-mist">
+                  {crew.helpers.length ? `${name(crew.helpers)} counted` : "counted alone"}
+                </span>
               </span>
-            </span>
-            {rounds.map((r) => {
-              const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
-              const key = tallyKey(r, played.take(r), crew.workers[0] ?? "");
-              return (
-                <NumberBox
-                  key={key}
-                  label={`${name(crew.workers)}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
-                  side={rounds.length > 1 ? sideWord[side] : ""}
-                  tally={counts.get(key)}
-                  own={againstOwn(
-                    before.data?.find((b) => b.segment === r && b.pupilId === crew.workers[0]),
-                    crew.workers.length > 1,
-                  )}
-                  most={block.measure === "HITS_OF_N" ? block.reps : null}
-                  onTell={(score) => tell(r, crew, score)}
-                  onNext={goOn}
+              {rounds.map((r) => {
+                const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
+                const asked = askedOf(block, played, r, crew);
+                return asked.map((pupilId) => {
+                  const whose = asked.length > 1 ? name([pupilId]) : name(crew.workers);
+                  const counted = rungIn(block, played.rungId(r, pupilId));
+                  return (
+                    <NumberBox
+                      key={`${r}/${played.take(r)}/${pupilId}`}
+                      label={`${whose}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
+                      side={asked.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
+                      known={resultOf(run, played, counts, r, crew, pupilId)}
+                      own={againstOwn(
+                        before.data?.find((b) => b.segment === r && b.pupilId === pupilId),
+                        crew.workers.length > 1 && asked.length === 1,
+                      )}
+                      most={counted.measure === "HITS_OF_N" ? block.reps : null}
+                      timed={counted.measure === "TIME_FOR_N" || counted.measure === "COURSE_TIME"}
+                      dial={dial}
+                      active={active}
+                      onTell={(score, timeMs) => tell(r, crew, pupilId, score, timeMs)}
+                      onNext={goOn}
+                    />
+                  );
+                });
+              })}
+              {crew.workers.length === 1 && (
+                <OwnWord
+                  name={name(crew.workers)}
+                  pupilId={crew.workers[0] ?? ""}
+                  round={rounds.at(-1) ?? round}
+                  events={events}
+                  record={record}
                 />
-              );
-            })}
-          </li>
-        ))}
-      </ol>
+              )}
+            </li>
+          ))}
+        </ol>
+        {dial && <Dial to={() => active.current} />}
+      </div>
       {before.data && before.data.length > 0 && (
         <p className="mt-3 text-lg" role="status" data-testid="round-said">
           {reached === 0 ? "Nobody has reached the gate in this round" : `${reached} reached the gate`}
@@ -147,80 +200,5 @@ export function Collect({
         </p>
       )}
     </form>
-  );
-}
-
-function NumberBox({
-  label,
-  side,
-  tally,
-  own,
-  most,
-  onTell,
-  onNext,
-}: {
-  label: string;
-  side: string;
-  tally: Tally | undefined;
-  own: string;
-  most: number | null;
-  onTell: (score: number) => void;
-  onNext: (from: HTMLInputElement) => void;
-}) {
-  const known = tally?.told ?? (tally ? tally.hits : null);
-  const [text, setText] = useState(known === null ? "" : String(known));
-  const [wrong, setWrong] = useState("");
-  // Enter sends and then leaves the field, which would send again.
-  const sent = useRef<number | null>(null);
-  useEffect(() => {
-    sent.current = null;
-    if (known !== null) setText(String(known));
-  }, [known]);
-  const send = (): boolean => {
-    const typed = text.trim();
-    const must = !/^\d{0,5}$/.test(typed)
-      ? "no number"
-      : most !== null && Number(typed) > most
-        ? `${most} at most`
-        : "";
-    setWrong(must);
-    const number = Number(typed);
-    if (must === "" && typed !== "" && number !== known && number !== sent.current) {
-      sent.current = number;
-      onTell(number);
-    }
-    return must === "";
-  };
-  const note = wrong || (tally && tally.told === null ? "tapped" : side);
-  return (
-    <span className="w-20 text-center leading-tight">
-      <input
-        className="field num text-xl"
-        style={{ width: "100%", minHeight: "2.2rem" }}
-        inputMode="numeric"
-        enterKeyHint="next"
-        aria-label={label}
-        aria-invalid={!!wrong}
-        data-open={known === null}
-        value={text}
-        onFocus={(e) => e.target.select()}
-        onChange={(e) => setText(e.target.value)}
-        onBlur={send}
-        onKeyDown={(e) => {
-          if (e.key !== "Enter") return;
-          e.preventDefault();
-          if (send()) onNext(e.currentTarget);
-        }}
-      />
-      {(side || note) && (
-        <span
-          className={`block text-xs ${wrong ? "font-semibold text-[#ffb3a5]" : "text-mist"}`}
-          role={wrong ? "alert" : undefined}
-        >
-          {wrong ? wrong : [side, note !== side && note].filter(Boolean).join(" · ")}
-        </span>
-      )}
-      {own && !wrong && <span className="block text-xs text-mist">{own}</span>}
-    </span>
   );
 }

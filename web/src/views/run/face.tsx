@@ -1,6 +1,8 @@
 import type { Run, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
+import { calledNow } from "./called";
+import { CalledWord } from "./called-word";
 import { type Played, type Position, roundAt } from "./log";
 
 export const kindWord: Record<Segment["kind"], string> = {
@@ -24,6 +26,7 @@ export function Face({
   call,
   begun,
   small,
+  tapping,
 }: {
   run: Run;
   played: Played;
@@ -31,6 +34,8 @@ export function Face({
   call: string;
   begun: boolean;
   small: boolean;
+  /** pads are open below: the clock gives them room */
+  tapping: boolean;
 }) {
   const { segments, blocks } = run.sheet.script;
   const segment = segments[position.segment];
@@ -55,7 +60,10 @@ export function Face({
   const quiet = run.sheet.ladders.find((l) => l.id === block?.meanwhileLadderId);
   const quietRung = quiet?.rungs.find((r) => r.id === block?.meanwhileRungId);
   const turn = block?.turns[Math.max(0, segment.turn)];
+  const called = !held && calledNow(run.sheet.script, segment, position.offsetMs);
   const time = block && block.kind !== "TASK" ? block.kind : undefined;
+  const counting = rung?.measure === "COUNT_IN_TIME";
+  const attitude = block?.attitude && attitudeSaid[block.attitude](counting);
   const extras = [
     ...(block && block.steps.length > 0 ? [`In turn: ${block.steps.join(", ")}.`] : []),
     ...(block && block.modifiers.length > 0 ? [`With ${block.modifiers.map((m) => modifier[m]).join(", ")}.`] : []),
@@ -65,7 +73,7 @@ export function Face({
   const taskDetails = !small && !time && (
     <>
       <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
-      <p className="mt-1 text-mist">
+      <p className={`mt-1 text-mist ${tapping ? "hidden" : ""}`}>
         {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
       </p>
       {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
@@ -91,7 +99,7 @@ export function Face({
       className={`grid items-center gap-x-10 gap-y-2 ${small ? "grid-cols-[auto_minmax(0,1fr)]" : "lg:grid-cols-[auto_minmax(0,1fr)]"}`}
     >
       <p
-        className={`digits min-w-[2.1em] ${small ? "text-7xl" : "text-[clamp(6rem,26vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
+        className={`digits min-w-[2.1em] ${small ? "text-7xl" : tapping ? "text-[clamp(5rem,15vw,8.5rem)]" : "text-[clamp(6rem,26vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
         role="timer"
         aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(left / 1000))} left`}
       >
@@ -105,6 +113,8 @@ export function Face({
             {held ? "Held" : begun ? kindWord[segment.kind] : "Ready when you are"}
             {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
             {inTurn && turns > 1 && ` · turn ${round.turn + 1} of ${turns}`}
+            {inTurn && played.isTrial(round.index) && " · a trial, nobody’s best"}
+            {attitude && ` · ${attitude}`}
           </span>
         </p>
         <p className="font-head text-[clamp(1.7rem,3.4vw,2.9rem)] leading-tight font-bold" data-testid="call">
@@ -113,12 +123,20 @@ export function Face({
             <span className="ml-3 inline-block rounded-md bg-chalk px-3 text-night">{sideCall[sideNow]}</span>
           )}
         </p>
+        {called && <CalledWord {...called} />}
         {details}
         {taskDetails}
       </div>
     </header>
   );
 }
+
+/** What is looked at first: how many, or how many in a row. */
+const attitudeSaid = {
+  PUSH: (counting: boolean) => (counting ? "push: how many is what counts" : "push"),
+  CONTROL: (counting: boolean) => (counting ? "control: how many in a row is what counts" : "control"),
+  EITHER: () => "",
+};
 
 function nextSide(segments: Segment[], from: Segment, blocks: Run["sheet"]["script"]["blocks"]) {
   if (from.kind !== "COUNT_IN" && from.kind !== "SIDE_SWAP") return undefined;

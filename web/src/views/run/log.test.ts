@@ -34,6 +34,8 @@ function event(kind: RunEvent["kind"], sec: number, details: Partial<RunEvent> =
     target: null,
     device: null,
     note: null,
+    xCm: null,
+    yCm: null,
     ...details,
   };
 }

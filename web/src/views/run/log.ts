@@ -28,6 +28,9 @@ export class Played {
   readonly stopped: boolean;
   /** Pupils who are put aside now. */
   readonly away = new Set<string>();
+  /** Pupils who were put on another rung, from a segment on. */
+  private readonly moved: { segment: number; pupilId: string; rungId: string }[] = [];
+  private readonly trials = new Set<string>();
   private readonly added = new Map<number, number>();
   private readonly begunAgain: number[] = [];
 
@@ -44,6 +47,9 @@ export class Played {
       else if (e.kind === "GO") stopped = false;
       else if (e.kind === "AWAY") this.away.add(e.pupilId ?? "");
       else if (e.kind === "HERE") this.away.delete(e.pupilId ?? "");
+      else if (e.kind === "RUNG")
+        this.moved.push({ segment: e.segment ?? 0, pupilId: e.pupilId ?? "", rungId: e.note ?? "" });
+      else if (e.kind === "TRIAL") this.trials.add(`${e.segment}/${e.take}`);
       if (moves.includes(e.kind)) {
         const playing = e.kind === "GO" || (e.kind !== "HOLD" && e.kind !== "STOP_ALL" && anchor.playing);
         anchor = { segment: e.segment ?? 0, offsetMs: e.offsetMs ?? 0, atMs: e.atMs, playing };
@@ -75,6 +81,29 @@ export class Played {
     return 1 + this.begunAgain.filter((s) => s <= segment).length;
   }
 
+  /** The rung that a pupil is on in a round. */
+  rungId(round: number, pupilId: string): string | undefined {
+    const blockOf = (segment: number) => this.script.segments[segment]?.block;
+    const block = this.script.blocks[blockOf(round) ?? -1];
+    const moved = this.moved
+      .filter((m) => m.pupilId === pupilId && m.segment <= round && blockOf(m.segment) === blockOf(round))
+      .at(-1);
+    return moved?.rungId ?? block?.rungOf[pupilId] ?? block?.rungId ?? undefined;
+  }
+
+  /** Whether a round was to find out: said in the run, or by a block that tries first. */
+  isTrial(round: number): boolean {
+    const segment = this.script.segments[round];
+    const tryFirst = this.script.blocks[segment?.block ?? -1]?.tryFirst ?? false;
+    return this.trials.has(`${round}/${this.take(round)}`) || (tryFirst && segment?.set === 0);
+  }
+
+  /** Milliseconds of a round that have been worked at a time. */
+  workedMs(round: number, nowMs: number): number {
+    const at = this.at(nowMs);
+    return at.segment === round ? Math.round(at.offsetMs) : at.segment > round ? this.lengthMs(round) : 0;
+  }
+
   private from(anchor: Anchor, nowMs: number): Position {
     if (!anchor.playing) return { segment: anchor.segment, offsetMs: anchor.offsetMs };
     let segment = anchor.segment;
@@ -89,11 +118,22 @@ export class Played {
   }
 }
 
-/** What one device counted. */
-export type Count = { device: string; hits: number; misses: number };
+/** What one device counted: its taps in order, and how many of them hit or missed. */
+export type Count = { device: string; hits: number; misses: number; taps: RunEvent[] };
 
 /** Counts of one pupil in one round: those that stand, the number told, and what each device counted for itself. */
-export type Tally = { hits: number; misses: number; told: number | null; by: Count[]; stands: string | null };
+export type Tally = {
+  hits: number;
+  misses: number;
+  taps: RunEvent[];
+  told: number | null;
+  /** for a time that was told: in milliseconds */
+  toldMs: number | null;
+  by: Count[];
+  stands: string | null;
+};
+
+const tapKinds: Kind[] = ["HIT", "MISS", "LANDED", "START", "SPLIT", "STOP", "BALL", "ENDED"];
 
 export function tallyKey(segment: number, take: number, pupilId: string): string {
   return `${segment}/${take}/${pupilId}`;
@@ -103,24 +143,29 @@ export function tallyKey(segment: number, take: number, pupilId: string): string
 export function tallies(events: RunEvent[]): Map<string, Tally> {
   const out = new Map<string, Tally>();
   for (const e of events) {
-    if (e.kind !== "HIT" && e.kind !== "MISS" && e.kind !== "COLLECT" && e.kind !== "STANDS") continue;
+    const tap = tapKinds.includes(e.kind);
+    if (!tap && e.kind !== "COLLECT" && e.kind !== "STANDS") continue;
     const key = tallyKey(e.segment ?? 0, e.take ?? 1, e.pupilId ?? "");
-    const t = out.get(key) ?? { hits: 0, misses: 0, told: null, by: [], stands: null };
-    if (e.kind === "COLLECT") t.told = e.score;
-    else if (e.kind === "STANDS") t.stands = e.note;
+    const t = out.get(key) ?? { hits: 0, misses: 0, taps: [], told: null, toldMs: null, by: [], stands: null };
+    if (e.kind === "COLLECT") {
+      t.told = e.score;
+      t.toldMs = e.offsetMs;
+    } else if (e.kind === "STANDS") t.stands = e.note;
     else {
       const device = e.device ?? "";
       let mine = t.by.find((c) => c.device === device);
       if (!mine) {
-        mine = { device, hits: 0, misses: 0 };
+        mine = { device, hits: 0, misses: 0, taps: [] };
         t.by.push(mine);
       }
+      mine.taps.push(e);
       if (e.kind === "HIT") mine.hits++;
-      else mine.misses++;
+      else if (e.kind === "MISS") mine.misses++;
     }
     const standing = t.by.find((c) => c.device === t.stands) ?? t.by[0];
     t.hits = standing?.hits ?? 0;
     t.misses = standing?.misses ?? 0;
+    t.taps = standing?.taps ?? [];
     out.set(key, t);
   }
   return out;

@@ -5,11 +5,15 @@ import { classRecord, run as runQuery } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { count, side as sideWord } from "../../words";
+import { count, seconds, side as sideWord } from "../../words";
 import { forget } from "./store";
+import { TypedIn } from "./typed-in";
+import type { useRun } from "./use-run";
 
 /** What the server recorded of a finished run. */
-export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; takeBack: () => void }) {
+export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; takeBack: () => void }) {
+  const { unsent } = on;
+  const run = on.run as Run;
   const client = useQueryClient();
   const saved = useQuery({ ...runQuery(run.id), enabled: unsent === 0, staleTime: 0, refetchOnMount: "always" });
   const record = useQuery({ ...classRecord(run.classId), enabled: unsent === 0, staleTime: 0 });
@@ -22,7 +26,7 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
   useEffect(() => {
     if (kept) forget(run.id).catch(() => undefined);
   }, [kept, run.id]);
-  if (unsent > 0)
+  if (unsent > 0 && !saved.data?.state.finished)
     return (
       <p role="status" className="p-10 text-xl">
         {count(unsent, "tap is", "taps are")} kept on this device and will be sent as soon as the server answers. You
@@ -57,6 +61,7 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
           Take back: go on running
         </button>
       </p>
+      <TypedIn on={on} />
       {script.blocks.map((block, b) => {
         const mine = results.filter((r) => script.segments[r.segment]?.block === b);
         if (mine.length === 0) return null;
@@ -79,13 +84,21 @@ export function Recorded({ run, unsent, takeBack }: { run: Run; unsent: number; 
                     <Link className="whitespace-nowrap" to={`/pupils/${p.pupilId}`}>
                       {p.name}
                     </Link>
-                    <span className="clock text-right">
+                    <span className="clock min-w-0 text-right">
                       {mine
                         .filter((r) => r.pupilId === p.pupilId)
                         .map((r) => {
                           const side = block.sides[script.segments[r.segment]?.side ?? 0] ?? "NONE";
-                          const missed = r.misses === null ? "" : ` (${r.misses} missed)`;
-                          return `${side === "NONE" || side === "STRONG" ? "" : `${sideWord[side]} `}${r.score}${missed}`;
+                          const more = [
+                            r.misses !== null && `${r.misses} missed`,
+                            r.trial && "trial",
+                            r.source === "TYPED" && "typed in",
+                            r.rungId !== block.rungId && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
+                            r.jointWith.length > 0 && "joint",
+                          ].filter(Boolean);
+                          const told = r.detail?.timeMs ? seconds(r.detail.timeMs) : r.score;
+                          const which = side === "NONE" || side === "STRONG" ? "" : `${sideWord[side]} `;
+                          return `${which}${told}${more.length > 0 ? ` (${more.join(", ")})` : ""}`;
                         })
                         .join(" · ")}
                     </span>

@@ -5,16 +5,19 @@ import { Lane } from "../../lane/lane";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
 
+import { useOnDevice } from "../../ui/use-on-device";
 import { Aside } from "./aside";
 import { callNow, callsOf, keepHeard, Sounder } from "./calls";
 import { Collect } from "./collect";
 import { Disputes } from "./disputes";
+import { afterTurn } from "./ended-turn";
 import { Face } from "./face";
 import { type Played, roundAt, roundStart, turnsEnded } from "./log";
 import { missingIn } from "./missing";
-import { Pads } from "./pads";
+import { Pads } from "./pads/pads";
 import { Recorded } from "./recorded";
 import { runLane } from "./run-lane";
+import { Said } from "./said";
 import { Seen } from "./seen";
 import { sharedNow } from "./shared-clock";
 import { StopAll } from "./stop-all";
@@ -33,7 +36,7 @@ export function RunView() {
       ) : !on.run || !on.played ? (
         <Loading what="the run" />
       ) : on.played.finished ? (
-        <Recorded run={on.run} unsent={on.unsent} takeBack={() => takeBackFinish(on)} />
+        <Recorded on={on} takeBack={() => takeBackFinish(on)} />
       ) : (
         <Running run={on.run} played={on.played} on={on} />
       )}
@@ -60,7 +63,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const begun = on.events.some((e) => e.kind === "GO");
   const navigate = useNavigate();
   const [ending, setEnding] = useState(false);
-  const [watched, setWatched] = useWatched(run.id);
+  const [watched, setWatched] = useOnDevice<string[]>(`marble.watched.${run.id}`, []);
   const [collecting, setCollecting] = useState<number>();
   const sounder = useRef(new Sounder());
   const round = roundAt(segments, position.segment);
@@ -80,7 +83,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     if (allIn && !resting) setCollecting(undefined);
   }, [allIn, resting]);
 
-  useSounds(segments, played, sounder.current);
+  useSounds(script, played, sounder.current);
   useWakeLock(playing);
 
   const jump = (kind: "AGAIN" | "NEXT" | "BACK", to: number) => {
@@ -114,6 +117,10 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     skipOptional: () => {
       const after = segments.findIndex((s) => s.index > position.segment && s.block !== segment?.block);
       jump("NEXT", after < 0 ? segments.length : after);
+    },
+    endTurn: () => {
+      const after = afterTurn(segments, position.segment);
+      if (after !== undefined) jump("NEXT", after);
     },
     longer: () => segment && on.record("EXTEND", { segment: segment.index, addSec: EXTRA_SEC }),
     takeBack: () => {
@@ -150,6 +157,10 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     }
   }, []);
 
+  const turnOn = segments.find((s) => s.kind === "WORK" && s.index >= position.segment);
+  const tapping =
+    !!turnOn &&
+    !!script.blocks[turnOn.block]?.turns[turnOn.turn]?.crews.some((c) => c.workers.some((w) => watched.includes(w)));
   const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === segment?.block).map((s) => s.set));
   const optionalNow = !!segment && !!script.blocks[segment.block]?.optionalLast && segment.set === sets - 1 && sets > 1;
   const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
@@ -157,7 +168,15 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
 
   return (
     <div className="mx-auto flex min-h-dvh max-w-[84rem] flex-col gap-3 px-4 py-3 sm:px-7">
-      <Face run={run} played={played} position={position} call={call} begun={begun} small={shownTurn !== undefined} />
+      <Face
+        run={run}
+        played={played}
+        position={position}
+        call={call}
+        begun={begun}
+        small={shownTurn !== undefined}
+        tapping={tapping}
+      />
       {played.stopped && <StopAll onGo={press.holdOrGo} />}
       <Disputes run={run} disputes={on.disputes} record={on.record} />
       <p className="sr-only" aria-live="assertive">
@@ -170,6 +189,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             run={run}
             played={played}
             counts={on.counts}
+            events={on.events}
             round={shownTurn}
             missing={missing}
             sent={on.unsent === 0}
@@ -190,8 +210,11 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             />
           )
         )}
+        {segment && shownTurn === undefined && script.blocks[segment.block]?.kind === "FREE" && (
+          <Said run={run} played={played} segment={segment} events={on.events} record={on.record} />
+        )}
         {segment && shownTurn === undefined && (
-          <Seen run={run} segment={segment} round={round} events={on.events} record={on.record} />
+          <Seen run={run} played={played} segment={segment} round={round} events={on.events} record={on.record} />
         )}
         {!segment && shownTurn === undefined && (
           <p className="py-10 text-center text-2xl">The lesson is through. Finish it to record what was scored.</p>
@@ -221,6 +244,14 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         </button>
         <button type="button" className="btn" onClick={press.next} disabled={!segment}>
           Next <Key>→</Key>
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={press.endTurn}
+          disabled={afterTurn(segments, position.segment) === undefined}
+        >
+          End the turn
         </button>
         <button type="button" className="btn" onClick={press.back} disabled={round < 1}>
           Back a round
@@ -313,6 +344,14 @@ function HeardChoice({ sounder }: { sounder: Sounder }) {
       >
         Voice {heard.speech ? "on" : "off"}
       </button>
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-pressed={heard.beat}
+        onClick={() => set({ ...heard, beat: !heard.beat })}
+      >
+        Beat {heard.beat ? "on" : "off"}
+      </button>
     </span>
   );
 }
@@ -329,19 +368,6 @@ function isCounted(run: Run, round: number): boolean {
 function endOf(run: Run): number {
   const last = run.sheet.script.segments.at(-1);
   return last ? last.startSec + last.durationSec : 0;
-}
-
-/** Whom the adult taps for, remembered on this device. */
-function useWatched(runId: string): [string[], (ids: string[]) => void] {
-  const key = `marble.watched.${runId}`;
-  const [ids, setIds] = useState<string[]>(() => JSON.parse(localStorage.getItem(key) ?? "[]"));
-  return [
-    ids,
-    (next) => {
-      localStorage.setItem(key, JSON.stringify(next));
-      setIds(next);
-    },
-  ];
 }
 
 /** Keeps the screen awake where the browser allows. */

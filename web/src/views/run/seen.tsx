@@ -1,15 +1,18 @@
 import type { Run, RunEvent, Segment } from "../../api/types";
+import type { Played } from "./log";
 import type { useRun } from "./use-run";
 
-/** One press for a usual fault that is seen; it answers with the cue that mends it. */
+/** One press for a usual fault that is seen; it answers with the cue that mends it. A second press says whose it was. */
 export function Seen({
   run,
+  played,
   segment,
   round,
   events,
   record,
 }: {
   run: Run;
+  played: Played;
   segment: Segment;
   round: number;
   events: RunEvent[];
@@ -21,7 +24,18 @@ export function Seen({
   const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
   if (!ladder || !["WORK", "SIDE_SWAP", "TURN_SWAP", "REST"].includes(segment.kind)) return null;
   const inBlock = events.filter((e) => e.kind === "FAULT" && segments[e.segment ?? -1]?.block === segment.block);
-  const last = ladder.faults.find((f) => f.id === inBlock.at(-1)?.note);
+  const lastSeen = inBlock.at(-1);
+  const last = ladder.faults.find((f) => f.id === lastSeen?.note);
+  const working = block?.turns[segments[of]?.turn ?? -1]?.crews.flatMap((c) => c.workers) ?? [];
+  const whose = (pupilId: string) => {
+    if (!lastSeen) return;
+    record("TAKE_BACK", { target: lastSeen.id });
+    record("FAULT", {
+      segment: lastSeen.segment,
+      note: lastSeen.note,
+      pupilId: pupilId === lastSeen.pupilId ? null : pupilId,
+    });
+  };
   return (
     <section aria-label="Seen" className="mt-4 flex flex-wrap items-center gap-2">
       <span className="text-mist">Seen:</span>
@@ -40,9 +54,27 @@ export function Seen({
         );
       })}
       {last && (
-        <p className="w-full text-xl" role="status" data-testid="next-cue">
-          Say: <strong>{last.mend}</strong>
-        </p>
+        <>
+          <p className="w-full text-xl" role="status" data-testid="next-cue">
+            Say: <strong>{last.mend}</strong>
+          </p>
+          <p className="flex w-full flex-wrap items-center gap-1.5 text-sm">
+            <span className="text-mist">Whose was it, if it is to stand on a page:</span>
+            {working
+              .filter((w) => !played.away.has(w))
+              .map((w) => (
+                <button
+                  key={w}
+                  type="button"
+                  className={`min-h-8 border px-2 ${lastSeen?.pupilId === w ? "border-chalk bg-chalk text-night" : "border-[#3a504d]"}`}
+                  aria-pressed={lastSeen?.pupilId === w}
+                  onClick={() => whose(w)}
+                >
+                  {run.sheet.pupils.find((p) => p.pupilId === w)?.name}
+                </button>
+              ))}
+          </p>
+        </>
       )}
     </section>
   );

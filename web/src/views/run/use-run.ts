@@ -115,6 +115,8 @@ export function useRun(runId: string) {
         addSec: null,
         target: null,
         note: null,
+        xCm: null,
+        yCm: null,
         ...details,
         device: thisDevice(),
       };

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
-import type { Segment } from "../../api/types";
-import { callsOf, type Sounder } from "./calls";
+import type { RunScript } from "../../api/types";
+import { calledNow } from "./called";
+import { beatsOf, callsOf, type Sounder } from "./calls";
 import type { Played } from "./log";
 import { sharedNow } from "./shared-clock";
 
@@ -8,9 +9,11 @@ import { sharedNow } from "./shared-clock";
 const AHEAD_MS = 1500;
 const LATE_MS = 80;
 const LOOK_MS = 150;
+/** A word that was missed for longer than this is not said any more. */
+const LATE_CALL_MS = 700;
 
 /** Puts the calls of this segment on the audio clock shortly before they are due; a stop for all is heard at once. */
-export function useSounds(segments: Segment[], played: Played, sounder: Sounder) {
+export function useSounds(script: RunScript, played: Played, sounder: Sounder) {
   const { playing } = played.anchor;
   useEffect(() => {
     if (!playing) {
@@ -19,22 +22,29 @@ export function useSounds(segments: Segment[], played: Played, sounder: Sounder)
     }
     const look = () => {
       const at = played.at(sharedNow());
+      const { segments, blocks } = script;
       // The first call of the next segment is due before that segment is on.
       for (const index of [at.segment, at.segment + 1]) {
         const segment = segments[index];
         if (!segment) continue;
         const lengthMs = played.lengthMs(index);
         const startsInMs = index === at.segment ? -at.offsetMs : played.lengthMs(at.segment) - at.offsetMs;
-        for (const call of callsOf(segment, lengthMs)) {
+        const beats = sounder.heard.beat ? beatsOf(segment, lengthMs, blocks[segment.block]?.beatSec ?? null) : [];
+        for (const call of [...callsOf(segment, lengthMs), ...beats]) {
           const inMs = startsInMs + call.atMs;
-          if (inMs > -LATE_MS && inMs < AHEAD_MS) sounder.at(`${index}/${played.take(index)}/${call.atMs}`, call, inMs);
+          if (inMs > -LATE_MS && inMs < AHEAD_MS)
+            sounder.at(`${index}/${played.take(index)}/${call.tone}/${call.atMs}`, call, inMs);
         }
       }
+      const here = segments[at.segment];
+      const called = here && calledNow(script, here, at.offsetMs);
+      if (called && called.sinceMs < LATE_CALL_MS)
+        sounder.say(`${at.segment}/${played.take(at.segment)}/called/${called.number}`, called.word);
     };
     look();
     const timer = setInterval(look, LOOK_MS);
     return () => clearInterval(timer);
-  }, [segments, played, sounder, playing]);
+  }, [script, played, sounder, playing]);
 
   const was = useRef(played.stopped);
   useEffect(() => {

@@ -5,6 +5,8 @@ import type { RunEvent, WallFace } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { Loading } from "../../ui/states";
 import { clock, sideCall } from "../../words";
+import { calledNow } from "../run/called";
+import { CalledWord } from "../run/called-word";
 import { callNow, callsOf, Sounder } from "../run/calls";
 import { kindWord } from "../run/face";
 import { Played, roundAt, standing } from "../run/log";
@@ -107,7 +109,7 @@ function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: 
   const now = useNow(played.anchor.playing);
   const sounder = useRef(new Sounder());
   const [sound, setSound] = useState(false);
-  useSounds(segments, played, sounder.current);
+  useSounds(wall.script, played, sounder.current);
   const at = played.at(now);
   const segment = segments[at.segment];
   if (played.finished || !segment)
@@ -124,6 +126,7 @@ function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: 
   const leftMs = played.lengthMs(segment.index) - at.offsetMs;
   const held = begun && !played.anchor.playing;
   const call = played.anchor.playing ? callNow(callsOf(segment, played.lengthMs(segment.index)), at.offsetMs) : "";
+  const called = !held && calledNow(wall.script, segment, at.offsetMs);
   const upcoming = segments.find((s) => s.kind === "WORK" && s.index >= segment.index && s.block === number);
   const sideOf = segment.kind === "WORK" ? segment : upcoming;
   const side = sideOf && block?.sides[sideOf.side];
@@ -152,7 +155,8 @@ function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: 
               {sideCall[side]}
             </p>
           )}
-          {ladder && <p className="mt-4 text-[clamp(1.2rem,2.2vw,2.4rem)]">{ladder.cues.join(" · ")}</p>}
+          {called && <CalledWord {...called} huge />}
+          {ladder && !called && <p className="mt-4 text-[clamp(1.2rem,2.2vw,2.4rem)]">{ladder.cues.join(" · ")}</p>}
         </div>
       </div>
       {turnSegment && block && <WallTurn wall={wall} block={block} turn={turnSegment.turn} />}
@@ -171,7 +175,7 @@ function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: 
           aria-pressed={sound}
           onClick={() => {
             sounder.current.wake();
-            sounder.current.heard = { tones: !sound, speech: false };
+            sounder.current.heard = { tones: !sound, speech: false, beat: false };
             setSound(!sound);
           }}
         >

@@ -154,8 +154,21 @@ final class LadderShape {
                 f.whole("claps"),
                 f.number("heightM"),
                 f.number("standM"),
+                f.part("scoring", LadderShape::scoring),
                 f.part("delivery", d -> new Delivery(d.number("speedMs"), d.number("fromM"))),
                 f.texts("steps"));
+    }
+
+    private static Scoring scoring(Fields f) {
+        return new Scoring(
+                f.parts("rings", r -> new Scoring.Ring(r.whole("radiusCm"), r.whole("points"))),
+                f.whole("n"),
+                f.whole("spots"),
+                f.whole("balls"),
+                f.word("draw", Scoring.Draw.class),
+                f.bool("noBalls"),
+                f.texts("calls"),
+                f.number("callEverySec"));
     }
 
     private static Pace pace(Fields f) {

@@ -194,6 +194,7 @@ public final class LadderWriter {
         out.put("claps", r.claps());
         out.put("heightM", r.heightM());
         out.put("standM", r.standM());
+        if (!r.scoring().equals(Scoring.NONE)) out.put("scoring", scoring(r.scoring()));
         if (r.delivery() != null)
             out.put(
                     "delivery",
@@ -203,6 +204,28 @@ public final class LadderWriter {
                             .map);
         out.put("steps", r.steps());
         return out.map;
+    }
+
+    private static Map<String, Object> scoring(Scoring s) {
+        return new Out()
+                .put(
+                        "rings",
+                        s.rings() == null
+                                ? null
+                                : s.rings().stream()
+                                        .map(r -> new Out()
+                                                .put("radiusCm", r.radiusCm())
+                                                .put("points", r.points())
+                                                .map)
+                                        .toList())
+                .put("n", s.n())
+                .put("spots", s.spots())
+                .put("balls", s.balls())
+                .put("draw", s.draw())
+                .put("noBalls", s.noBalls())
+                .put("calls", s.calls())
+                .put("callEverySec", s.callEverySec())
+                .map;
     }
 
     private static Map<String, Object> manner(Manner m) {

@@ -14,6 +14,7 @@ import org.unrulymarble.core.check.Checks;
  * @param claps claps under the toss, 0 to 20, or null where nothing is clapped
  * @param heightM free height that this rung needs, or null for that of its ladder
  * @param standM distance from wall, partner or target, 0 to 200, or null where there is none
+ * @param scoring what its measure needs to be scored
  * @param delivery the ball that comes at whoever works, or null
  * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
@@ -38,11 +39,13 @@ public record Rung(
         Integer claps,
         Double heightM,
         Double standM,
+        Scoring scoring,
         Delivery delivery,
         List<String> steps) {
 
     public Rung {
         manner = manner == null ? Manner.ANY : manner;
+        scoring = scoring == null ? Scoring.NONE : scoring;
         steps = steps == null ? List.of() : List.copyOf(steps);
         modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
         Checks checks = new Checks()

@@ -5,6 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
+import org.unrulymarble.core.ladder.Doses;
+import org.unrulymarble.core.ladder.Manner;
+import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.score.RunScript;
 import org.unrulymarble.core.score.Side;
 
@@ -36,6 +39,13 @@ public final class ScriptWriter {
                 rungOf(p, setting),
                 block.modifiers(),
                 p.isTask() ? p.rung().measure() : null,
+                p.isTask() ? rungs(p) : List.of(),
+                block.rungBy() == Block.RungBy.CHOOSE,
+                stairs(p),
+                Caller.of(p),
+                attitude(p),
+                block.beat() && p.isTask() ? p.rung().pace().hitSec() : null,
+                block.cue() == Block.Cue.AFTER_A_TRY,
                 p.isTask() ? p.sides() : List.of(Side.NONE),
                 p.reps(),
                 p.moves() ? p.workSec() : 0,
@@ -46,6 +56,30 @@ public final class ScriptWriter {
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
                 p.isTask() ? turns(p, pupilIds) : List.of(everyone(pupilIds)));
+    }
+
+    private static List<RunScript.ScriptRung> rungs(Placed p) {
+        return p.ladder().rungs().stream()
+                .map(r -> new RunScript.ScriptRung(
+                        r.id(), r.measure(), r.scoring().forMeasure(r.measure())))
+                .toList();
+    }
+
+    /** By the dose; where the furthest place is what counts, by the rung's own way of stepping. */
+    private static RunScript.Stairs stairs(Placed p) {
+        if (!p.isTask()) return null;
+        BlockDose dose = p.block().dose();
+        if (dose.type() == BlockDose.Type.STAIRCASE)
+            return new RunScript.Stairs(dose.makesToStep(), dose.onMiss(), dose.stepM());
+        if (p.ladder().rungs().stream().noneMatch(r -> r.measure() == Measure.FURTHEST)) return null;
+        Doses.ByStaircase own = p.rung().doses().staircase();
+        return new RunScript.Stairs(own.makesToStep(), own.onMiss(), own.stepM());
+    }
+
+    private static Manner.Attitude attitude(Placed p) {
+        if (!p.isTask()) return Manner.Attitude.EITHER;
+        Manner.Attitude asked = p.block().attitude();
+        return asked != null ? asked : p.rung().manner().attitude();
     }
 
     /** Only those who are not on the block's own rung. */

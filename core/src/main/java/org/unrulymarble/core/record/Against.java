@@ -19,7 +19,8 @@ public record Against(Attempt best, Attempt last, boolean newBest, boolean metGa
     /** @param before attempts of anybody on anything, in any order; only like is compared with like */
     public static Against of(Attempt now, List<Attempt> before, Rung rung) {
         List<Attempt> like = before.stream()
-                .filter(a -> a.pupilId().equals(now.pupilId())
+                .filter(a -> !a.trial()
+                        && a.pupilId().equals(now.pupilId())
                         && a.ladderId().equals(now.ladderId())
                         && a.rungId().equals(now.rungId())
                         && a.modifiers().equals(now.modifiers())
@@ -32,7 +33,7 @@ public record Against(Attempt best, Attempt last, boolean newBest, boolean metGa
         Attempt best = like.stream().max(merit).orElseThrow();
         Attempt last = like.get(like.size() - 1);
         boolean byRate = rung.measure() == Measure.COUNT_IN_TIME && !(sameLength(now, best) && sameLength(now, last));
-        return new Against(best, last, merit.compare(now, best) > 0, met, byRate);
+        return new Against(best, last, !now.trial() && merit.compare(now, best) > 0, met, byRate);
     }
 
     private static boolean sameLength(Attempt a, Attempt b) {

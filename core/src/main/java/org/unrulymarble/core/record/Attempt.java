@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.score.RoundDetail;
 import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.Side;
 
@@ -16,6 +17,8 @@ import org.unrulymarble.core.score.Side;
  * @param misses tries that did not, or null if nobody counted them
  * @param tries all tries, or null if that is not known
  * @param workSec length of the round, or null if it was not by the clock
+ * @param trial whether the round was to find out: no first, no best, no gate
+ * @param detail what else is known of the round, or null
  * @param jointWith pupils who share this result, else empty
  */
 public record Attempt(
@@ -34,6 +37,8 @@ public record Attempt(
         String ball,
         String space,
         RoundResult.Source countedBy,
+        boolean trial,
+        RoundDetail detail,
         List<String> jointWith) {
 
     public Attempt {
@@ -53,5 +58,10 @@ public record Attempt(
         if (tries != null) checks.range("tries", tries, 0, 200_000);
         if (workSec != null) checks.seconds("workSec", workSec);
         checks.done();
+    }
+
+    /** Milliseconds of the best go where a watch was stopped, else null. */
+    public Integer timeMs() {
+        return detail == null ? null : detail.timeMs();
     }
 }

@@ -36,14 +36,17 @@ public record Challenge(
      * @param best the best round; counts in times of different length are compared as rates, and the best keeps its own length
      * @param bestWorkSec length of the best round, or null if it was not by the clock
      * @param lastWorkSec length of the last round, or null if it was not by the clock
+     * @param bestTimeMs,lastTimeMs where a watch was stopped, else null
      * @param metOn first day on which this side met the gate, or null
      */
     public record SideRecord(
             Side side,
             int best,
             Integer bestWorkSec,
+            Integer bestTimeMs,
             int last,
             Integer lastWorkSec,
+            Integer lastTimeMs,
             LocalDate lastOn,
             LocalDate metOn) {}
 
@@ -105,15 +108,16 @@ public record Challenge(
                 .orElse(null);
     }
 
-    /** Whether this one round meets the rung's gate. */
+    /** Whether this one round meets the rung's gate; a trial meets none. */
     public static boolean met(Rung rung, Attempt a) {
-        return rung.gate().metBy(rung.measure(), a.score(), a.tries(), a.workSec());
+        return !a.trial() && rung.gate().metBy(rung.measure(), a.score(), a.tries(), a.workSec());
     }
 
     private static List<SideRecord> sideRecords(Rung rung, List<Attempt> group) {
         Map<Side, List<Attempt>> bySide = new EnumMap<>(Side.class);
         for (Attempt a : group)
-            bySide.computeIfAbsent(a.side(), s -> new ArrayList<>()).add(a);
+            if (!a.trial())
+                bySide.computeIfAbsent(a.side(), s -> new ArrayList<>()).add(a);
         List<SideRecord> out = new ArrayList<>();
         bySide.forEach((side, tried) -> {
             Attempt last = tried.get(tried.size() - 1);
@@ -122,8 +126,10 @@ public record Challenge(
                     side,
                     best.score(),
                     best.workSec(),
+                    best.timeMs(),
                     last.score(),
                     last.workSec(),
+                    last.timeMs(),
                     last.on(),
                     metOn(rung, tried, side)));
         });
@@ -133,7 +139,10 @@ public record Challenge(
     /** Counts in a time compare as rates, since lengths may differ; of equal rates the longer round is the better one. */
     static Comparator<Attempt> byMerit(Measure measure) {
         Comparator<Attempt> byScore = Comparator.comparing(Attempt::score);
-        if (measure.lessIsBetter()) return byScore.reversed();
+        // A watch knows more than whole seconds.
+        if (measure.lessIsBetter())
+            return Comparator.comparingInt((Attempt a) -> a.timeMs() != null ? a.timeMs() : 1000 * a.score())
+                    .reversed();
         if (measure != Measure.COUNT_IN_TIME) return byScore;
         return Comparator.<Attempt>comparingDouble(
                         a -> a.workSec() == null || a.workSec() == 0 ? 0 : (double) a.score() / a.workSec())

@@ -7,11 +7,14 @@ import java.util.List;
  *
  * @param segment the round
  * @param take from 1: how often it had been begun
- * @param score in the unit of the block's measure
+ * @param score in the unit of the rung's measure
  * @param hits tries that counted, or null if only the score is known
  * @param misses tries that did not, or null if nobody counted them
  * @param tries all tries, or null if that is not known
  * @param source who counted
+ * @param rungId the rung that the pupil was on
+ * @param trial whether the round was to find out
+ * @param detail what else is known, or null
  * @param jointWith pupils who share this one result, else empty
  */
 public record RoundResult(
@@ -23,6 +26,9 @@ public record RoundResult(
         Integer misses,
         Integer tries,
         Source source,
+        String rungId,
+        boolean trial,
+        RoundDetail detail,
         List<String> jointWith) {
 
     /** Who counted. */
@@ -32,6 +38,8 @@ public record RoundResult(
         /** The partner, told to the adult after the round. */
         PARTNER,
         /** The pupil alone, told to the adult after the round. */
-        SELF
+        SELF,
+        /** Typed in when the lesson was over. */
+        TYPED
     }
 }

@@ -8,11 +8,14 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Scoring;
 
 /** Folds a run's events into where it stands and what was scored. The order in which events arrive makes no difference. */
 public final class RunLog {
@@ -36,7 +39,10 @@ public final class RunLog {
         boolean finished = false;
         Set<RoundKey> dropped = new HashSet<>();
         Map<Integer, Integer> begunAgain = new HashMap<>();
-        Map<TallyKey, Counted> tallies = new LinkedHashMap<>();
+        Map<RoundKey, Long> leftAt = new HashMap<>();
+        Map<TallyKey, RoundCount> tallies = new LinkedHashMap<>();
+        Chosen chosen = new Chosen();
+        UUID finish = null;
         Set<String> away = new TreeSet<>();
         List<RunState.Remark> remarks = new ArrayList<>();
         boolean stopped = false;
@@ -49,21 +55,32 @@ public final class RunLog {
                 case AGAIN, BACK -> {
                     RunClock.Position left = clock.at(script, e.atMs());
                     // A round that is begun anew before its end counts for nothing: the new one stands in its place.
-                    if (script.isRound(left.segment()))
-                        dropped.add(new RoundKey(left.segment(), takeOf(begunAgain, left.segment())));
+                    if (script.isRound(left.segment())) dropped.add(roundKey(left, begunAgain));
                     begunAgain.merge(e.segment(), 1, Integer::sum);
                     clock = moved(clock, e, clock.playing());
                 }
-                case NEXT -> clock = moved(clock, e, clock.playing());
+                case NEXT -> {
+                    RunClock.Position left = clock.at(script, e.atMs());
+                    if (script.isRound(left.segment())) leftAt.put(roundKey(left, begunAgain), left.offsetMs());
+                    clock = moved(clock, e, clock.playing());
+                }
                 case EXTEND -> clock = extended(clock, e);
-                case HIT, MISS, COLLECT, STANDS ->
-                    tallies.computeIfAbsent(new TallyKey(e.segment(), e.take(), e.pupilId()), k -> new Counted())
+                case HIT, MISS, LANDED, START, SPLIT, STOP, BALL, ENDED, COLLECT, STANDS -> {
+                    tallies.computeIfAbsent(new TallyKey(e.segment(), e.take(), e.pupilId()), k -> new RoundCount())
                             .add(e);
+                    if (e.kind() == RunEvent.Kind.MISS)
+                        chosen.missed(script.segment(e.segment()).block(), e);
+                }
+                case RUNG -> chosen.rung(script.segment(e.segment()).block(), e);
+                case TRIAL -> chosen.trials.add(new RoundKey(e.segment(), e.take()));
                 case AWAY -> away.add(e.pupilId());
                 case HERE -> away.remove(e.pupilId());
-                case FAULT, WORD -> remarks.add(new RunState.Remark(e.kind(), e.segment(), e.pupilId(), e.note()));
+                case FAULT, WORD, SAID ->
+                    remarks.add(new RunState.Remark(e.kind(), e.segment(), e.pupilId(), e.note()));
                 case FINISH -> {
                     RunClock.Position end = clock.at(script, e.atMs());
+                    if (script.isRound(end.segment())) leftAt.put(roundKey(end, begunAgain), end.offsetMs());
+                    finish = e.id();
                     clock = new RunClock(end.segment(), end.offsetMs(), e.atMs(), false, clock.addedSec());
                     finished = true;
                 }
@@ -72,7 +89,8 @@ public final class RunLog {
                 }
             }
         }
-        List<RoundResult> results = results(tallies, dropped);
+        Round round = new Round(clock, leftAt, chosen, finish);
+        List<RoundResult> results = results(tallies, dropped, round);
         return new RunState(
                 clock,
                 finished,
@@ -113,14 +131,15 @@ public final class RunLog {
         return take;
     }
 
-    private static List<RunState.Dispute> disputes(Map<TallyKey, Counted> tallies, Set<RoundKey> dropped) {
+    private static RoundKey roundKey(RunClock.Position at, Map<Integer, Integer> begunAgain) {
+        return new RoundKey(at.segment(), takeOf(begunAgain, at.segment()));
+    }
+
+    private static List<RunState.Dispute> disputes(Map<TallyKey, RoundCount> tallies, Set<RoundKey> dropped) {
         List<RunState.Dispute> out = new ArrayList<>();
         tallies.forEach((key, counted) -> {
-            if (counted.byDevice.size() < 2 || dropped.contains(new RoundKey(key.segment(), key.take()))) return;
-            List<RunState.Count> counts = new ArrayList<>();
-            counted.byDevice.forEach(
-                    (device, t) -> counts.add(new RunState.Count(device, t.hits, t.misses, t.longestRun)));
-            out.add(new RunState.Dispute(key.segment(), key.take(), key.pupilId(), counts, counted.stands()));
+            if (!counted.disputed() || dropped.contains(key.round())) return;
+            out.add(new RunState.Dispute(key.segment(), key.take(), key.pupilId(), counted.counts(), counted.stands()));
         });
         out.sort(Comparator.comparingInt(RunState.Dispute::segment)
                 .thenComparingInt(RunState.Dispute::take)
@@ -128,12 +147,15 @@ public final class RunLog {
         return List.copyOf(out);
     }
 
-    private List<RoundResult> results(Map<TallyKey, Counted> tallies, Set<RoundKey> dropped) {
+    private List<RoundResult> results(Map<TallyKey, RoundCount> tallies, Set<RoundKey> dropped, Round round) {
         List<RoundResult> out = new ArrayList<>();
         tallies.forEach((key, counted) -> {
-            if (dropped.contains(new RoundKey(key.segment(), key.take()))) return;
+            if (dropped.contains(key.round())) return;
             RunScript.Crew crew = script.crewOf(script.segment(key.segment()), key.pupilId());
-            if (crew != null && counted.any()) out.add(result(key, counted, crew));
+            if (crew == null) return;
+            RunScript.ScriptRung rung = rung(key, round.chosen);
+            if (rung.measure() == Measure.MATCH) out.addAll(match(key, counted, crew, round, tallies));
+            else result(key, counted, crew, rung, round).ifPresent(out::add);
         });
         out.sort(Comparator.comparingInt(RoundResult::segment)
                 .thenComparingInt(RoundResult::take)
@@ -149,84 +171,166 @@ public final class RunLog {
         return pupils == 0 ? 0 : (int) Math.round((double) touches / pupils);
     }
 
-    private RoundResult result(TallyKey key, Counted counted, RunScript.Crew crew) {
-        Tally tally = counted.standing();
-        Integer collected = counted.collected;
-        RunScript.ScriptBlock block = script.blockOf(script.segment(key.segment()));
-        boolean tapped = tally.hits + tally.misses > 0;
-        int tappedScore = block.measure() == Measure.LONGEST_RUN ? tally.longestRun : tally.hits;
+    private RunScript.ScriptRung rung(TallyKey key, Chosen chosen) {
+        Segment segment = script.segment(key.segment());
+        RunScript.ScriptBlock block = script.blockOf(segment);
+        RunScript.ScriptRung rung = block.rung(chosen.rungOf(segment, key.pupilId(), block));
+        return rung != null ? rung : new RunScript.ScriptRung(block.rungId(), block.measure(), Scoring.NONE);
+    }
+
+    private Optional<RoundResult> result(
+            TallyKey key, RoundCount counted, RunScript.Crew crew, RunScript.ScriptRung rung, Round round) {
+        Segment segment = script.segment(key.segment());
+        RunScript.ScriptBlock block = script.blockOf(segment);
+        List<RunEvent> taps = counted.standing();
+        boolean missesCounted = !taps.isEmpty() && round.chosen.missesCounted(segment.block(), taps.get(0));
+        long endMs = round.leftAt.getOrDefault(key.round(), round.clock.lengthMs(script, key.segment()));
+        Scored tapped = counted.tapped() ? Scored.of(taps, rung, block.stairs(), missesCounted, endMs) : null;
+        boolean asTapped = tapped != null && tapped.score() != null;
         // A number told afterwards is the last word; the taps stand beside it only where they agree.
-        boolean told = collected != null && (!tapped || collected != tappedScore);
-        int score = told ? collected : tappedScore;
-        Integer hits = tally.hits;
-        Integer misses = tally.misses;
-        Integer tries = tally.hits + tally.misses;
-        if (told) {
-            // Seven of ten tells the misses too; a bare number does not.
-            boolean outOf = block.measure() == Measure.HITS_OF_N && block.reps() != null && score <= block.reps();
-            hits = outOf || block.measure() == Measure.COUNT_IN_TIME ? (Integer) score : null;
-            misses = outOf ? (Integer) (block.reps() - score) : null;
-            tries = outOf ? block.reps() : null;
+        if (counted.told() != null && !(asTapped && counted.told().equals(tapped.score())))
+            return Optional.of(told(key, counted, crew, rung, round));
+        if (!asTapped) return Optional.empty();
+        Integer misses = tapped.misses();
+        // Ten of ten leaves nothing to miss.
+        if (rung.measure() == Measure.HITS_OF_N
+                && misses == null
+                && tapped.hits().equals(block.reps())) misses = 0;
+        return Optional.of(new RoundResult(
+                key.pupilId(),
+                key.segment(),
+                key.take(),
+                tapped.score(),
+                tapped.hits(),
+                misses,
+                misses == null || tapped.hits() == null ? null : (Integer) (tapped.hits() + misses),
+                RoundResult.Source.ADULT,
+                rung.id(),
+                round.chosen.trial(key.round(), segment, block),
+                tapped.detail(),
+                besides(crew.workers(), key.pupilId())));
+    }
+
+    private RoundResult told(
+            TallyKey key, RoundCount counted, RunScript.Crew crew, RunScript.ScriptRung rung, Round round) {
+        Segment segment = script.segment(key.segment());
+        RunScript.ScriptBlock block = script.blockOf(segment);
+        int score = counted.told();
+        // Seven of ten tells the misses too; a bare number does not.
+        boolean outOf = rung.measure() == Measure.HITS_OF_N && block.reps() != null && score <= block.reps();
+        boolean hits = outOf || rung.measure() == Measure.COUNT_IN_TIME;
+        return new RoundResult(
+                key.pupilId(),
+                key.segment(),
+                key.take(),
+                score,
+                hits ? (Integer) score : null,
+                outOf ? (Integer) (block.reps() - score) : null,
+                outOf ? block.reps() : null,
+                counted.toldAfter(round.finish)
+                        ? RoundResult.Source.TYPED
+                        : crew.helpers().isEmpty() ? RoundResult.Source.SELF : RoundResult.Source.PARTNER,
+                rung.id(),
+                round.chosen.trial(key.round(), segment, block),
+                counted.toldTime(),
+                rung.measure() == Measure.MATCH ? team(crew, key.pupilId()) : besides(crew.workers(), key.pupilId()));
+    }
+
+    /** The sheet of a match is kept under the crew's first worker; each side's points are joint on the pages of its own. */
+    private List<RoundResult> match(
+            TallyKey key, RoundCount counted, RunScript.Crew crew, Round round, Map<TallyKey, RoundCount> tallies) {
+        List<RoundResult> out = new ArrayList<>();
+        if (counted.told() != null) out.add(told(key, counted, crew, rung(key, round.chosen), round));
+        List<RunEvent> ends = counted.standing().stream()
+                .filter(e -> e.kind() == RunEvent.Kind.ENDED)
+                .toList();
+        if (ends.isEmpty()) return out;
+        Segment segment = script.segment(key.segment());
+        for (String worker : crew.workers()) {
+            TallyKey own = new TallyKey(key.segment(), key.take(), worker);
+            // A number that was told for this pupil is the last word.
+            if (tallies.containsKey(own) && tallies.get(own).told() != null) continue;
+            String side = sideOf(crew, worker);
+            int points = 0;
+            for (RunEvent e : ends) if (side.equals(e.note()) || "TIE".equals(e.note())) points += e.score();
+            out.add(new RoundResult(
+                    worker,
+                    key.segment(),
+                    key.take(),
+                    points,
+                    null,
+                    null,
+                    null,
+                    RoundResult.Source.ADULT,
+                    rung(own, round.chosen).id(),
+                    round.chosen.trial(key.round(), segment, script.blockOf(segment)),
+                    null,
+                    team(crew, worker)));
         }
-        RoundResult.Source source = !told
-                ? RoundResult.Source.ADULT
-                : crew.helpers().isEmpty() ? RoundResult.Source.SELF : RoundResult.Source.PARTNER;
-        List<String> jointWith =
-                crew.workers().stream().filter(w -> !w.equals(key.pupilId())).toList();
-        return new RoundResult(key.pupilId(), key.segment(), key.take(), score, hits, misses, tries, source, jointWith);
+        return out;
+    }
+
+    /** The first half of a crew is side A; the odd one plays with it. */
+    private static String sideOf(RunScript.Crew crew, String worker) {
+        return crew.workers().indexOf(worker) < (crew.workers().size() + 1) / 2 ? "A" : "B";
+    }
+
+    private static List<String> team(RunScript.Crew crew, String pupilId) {
+        return besides(
+                crew.workers().stream()
+                        .filter(w -> sideOf(crew, w).equals(sideOf(crew, pupilId)))
+                        .toList(),
+                pupilId);
+    }
+
+    private static List<String> besides(List<String> all, String pupilId) {
+        return all.stream().filter(w -> !w.equals(pupilId)).toList();
     }
 
     private record RoundKey(int segment, int take) {}
 
-    private record TallyKey(int segment, int take, String pupilId) {}
-
-    /** Counts of one pupil in one round, each device for itself, and the number that was told. */
-    private static final class Counted {
-        /** In the order in which they began. */
-        private final Map<String, Tally> byDevice = new LinkedHashMap<>();
-
-        private Integer collected;
-        private String chosen;
-
-        void add(RunEvent e) {
-            switch (e.kind()) {
-                case COLLECT -> collected = e.score();
-                case STANDS -> chosen = e.note();
-                default ->
-                    byDevice.computeIfAbsent(e.device() == null ? "" : e.device(), d -> new Tally())
-                            .add(e);
-            }
-        }
-
-        boolean any() {
-            return collected != null || !byDevice.isEmpty();
-        }
-
-        String stands() {
-            return byDevice.containsKey(chosen) ? chosen : null;
-        }
-
-        Tally standing() {
-            if (byDevice.isEmpty()) return new Tally();
-            return byDevice.getOrDefault(chosen, byDevice.values().iterator().next());
+    private record TallyKey(int segment, int take, String pupilId) {
+        RoundKey round() {
+            return new RoundKey(segment, take);
         }
     }
 
-    private static final class Tally {
-        private int hits;
-        private int misses;
-        private int run;
-        private int longestRun;
+    /** What results need of the run around them. */
+    private record Round(RunClock clock, Map<RoundKey, Long> leftAt, Chosen chosen, UUID finish) {}
 
-        void add(RunEvent e) {
-            if (e.kind() == RunEvent.Kind.HIT) {
-                hits++;
-                run++;
-                longestRun = Math.max(longestRun, run);
-            } else {
-                misses++;
-                run = 0;
-            }
+    /** What was chosen in the run: rungs, trials, and who taps misses too. */
+    private static final class Chosen {
+        private record BlockPupil(int block, String pupilId) {}
+
+        private record BlockDevice(int block, String device) {}
+
+        private final Map<BlockPupil, List<RunEvent>> rungs = new HashMap<>();
+        private final Set<BlockDevice> countMisses = new HashSet<>();
+        private final Set<RoundKey> trials = new HashSet<>();
+
+        void rung(int block, RunEvent e) {
+            rungs.computeIfAbsent(new BlockPupil(block, e.pupilId()), k -> new ArrayList<>())
+                    .add(e);
+        }
+
+        void missed(int block, RunEvent e) {
+            countMisses.add(new BlockDevice(block, RoundCount.device(e)));
+        }
+
+        /** Hits alone say nothing of a share; whoever taps a miss for one in a block taps them for all. */
+        boolean missesCounted(int block, RunEvent e) {
+            return countMisses.contains(new BlockDevice(block, RoundCount.device(e)));
+        }
+
+        boolean trial(RoundKey round, Segment segment, RunScript.ScriptBlock block) {
+            return trials.contains(round) || (block.tryFirst() && segment.set() == 0);
+        }
+
+        String rungOf(Segment segment, String pupilId, RunScript.ScriptBlock block) {
+            String rung = block.rungOf(pupilId);
+            for (RunEvent e : rungs.getOrDefault(new BlockPupil(segment.block(), pupilId), List.of()))
+                if (e.segment() <= segment.index()) rung = e.note();
+            return rung;
         }
     }
 }

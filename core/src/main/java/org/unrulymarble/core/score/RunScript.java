@@ -3,8 +3,11 @@ package org.unrulymarble.core.score;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.ladder.Doses.OnMiss;
+import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Scoring;
 
 /**
  * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
@@ -31,6 +34,13 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param sides in the order of the segments' side 0 and 1
      * @param reps what one side asks for by count, or null by clock
      * @param workSec planned seconds of one side of one turn
+     * @param rungs all rungs of the ladder, as far as scoring needs them: a pupil may be put on another one in the run
+     * @param choose whether each pupil chooses a rung
+     * @param stairs where it is stepped back: by the dose, or because the furthest place is what counts; else null
+     * @param calls what is called at random and when, or null
+     * @param attitude push or control: what is shown first
+     * @param beatSec seconds from beat to beat, or null without one
+     * @param tryFirst whether the first set is to find out
      * @param counted whether results are collected
      * @param optionalLast whether the last set is for those who want it
      * @param steps what is done one after the other, in order
@@ -44,6 +54,13 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             Map<String, String> rungOf,
             List<Modifier> modifiers,
             Measure measure,
+            List<ScriptRung> rungs,
+            boolean choose,
+            Stairs stairs,
+            Called calls,
+            Manner.Attitude attitude,
+            Double beatSec,
+            boolean tryFirst,
             List<Side> sides,
             Integer reps,
             int workSec,
@@ -59,11 +76,36 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
         public ScriptBlock {
             kind = kind == null ? BlockKind.TASK : kind;
             rungOf = rungOf == null ? Map.of() : Map.copyOf(rungOf);
+            rungs = rungs == null ? List.of() : List.copyOf(rungs);
             steps = steps == null ? List.of() : List.copyOf(steps);
         }
 
         public String rungOf(String pupilId) {
             return rungOf.getOrDefault(pupilId, rungId);
+        }
+
+        /** Null for an id that the ladder has not. */
+        public ScriptRung rung(String id) {
+            for (ScriptRung rung : rungs) if (rung.id().equals(id)) return rung;
+            // A script from before rungs were written out.
+            return id != null && id.equals(rungId) ? new ScriptRung(id, measure, Scoring.NONE) : null;
+        }
+    }
+
+    /** What is counted on a rung; the scoring has all that its measure needs. */
+    public record ScriptRung(String id, Measure measure, Scoring scoring) {}
+
+    /** So many hits in a row move a step of so many metres back; what a miss does. */
+    public record Stairs(int makesToStep, OnMiss onMiss, double stepM) {}
+
+    /**
+     * @param everySec from a round's start on; 0 where the next is called when the one before is done
+     * @param order which of the words is called; the next round goes on where one ended
+     */
+    public record Called(List<String> words, double everySec, List<Integer> order) {
+        public Called {
+            words = List.copyOf(words);
+            order = List.copyOf(order);
         }
     }
 

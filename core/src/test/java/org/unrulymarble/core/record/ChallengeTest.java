@@ -82,6 +82,8 @@ class ChallengeTest {
                 "ball",
                 "room",
                 RoundResult.Source.ADULT,
+                false,
+                null,
                 List.of()));
 
         assertThat(one().tries()).isEqualTo(11);
@@ -139,6 +141,8 @@ class ChallengeTest {
                 "ball",
                 "room",
                 RoundResult.Source.PARTNER,
+                false,
+                null,
                 List.of());
     }
 }

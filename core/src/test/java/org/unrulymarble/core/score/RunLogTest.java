@@ -38,7 +38,8 @@ class RunLogTest {
         tap(RunEvent.Kind.HIT, 2);
 
         assertThat(one(Measure.COUNT_IN_TIME))
-                .isEqualTo(new RoundResult("ada", WORK, 1, 5, 5, 1, 6, RoundResult.Source.ADULT, List.of()));
+                .isEqualTo(new RoundResult(
+                        "ada", WORK, 1, 5, 5, 1, 6, RoundResult.Source.ADULT, "r", false, null, List.of()));
         assertThat(one(Measure.LONGEST_RUN).score()).isEqualTo(3);
         assertThat(fold(Measure.COUNT_IN_TIME, null).touchesPerPupil()).isEqualTo(6);
     }
@@ -115,7 +116,18 @@ class RunLogTest {
 
         assertThat(fold(measure, reps).results())
                 .containsExactly(new RoundResult(
-                        "ada", WORK, 1, score, hits, misses, tries, RoundResult.Source.PARTNER, List.of()));
+                        "ada",
+                        WORK,
+                        1,
+                        score,
+                        hits,
+                        misses,
+                        tries,
+                        RoundResult.Source.PARTNER,
+                        "r",
+                        false,
+                        null,
+                        List.of()));
     }
 
     @Test
@@ -127,7 +139,8 @@ class RunLogTest {
 
         collect(6);
         assertThat(one(Measure.COUNT_IN_TIME))
-                .isEqualTo(new RoundResult("ada", WORK, 1, 6, 6, null, null, RoundResult.Source.PARTNER, List.of()));
+                .isEqualTo(new RoundResult(
+                        "ada", WORK, 1, 6, 6, null, null, RoundResult.Source.PARTNER, "r", false, null, List.of()));
     }
 
     @Test
@@ -254,7 +267,20 @@ class RunLogTest {
     @Test
     void an_event_must_fit_its_kind_and_the_script() {
         assertThatThrownBy(() -> new RunEvent(
-                        UUID.randomUUID(), RunEvent.Kind.HIT, 1L, null, null, 0, " ", null, null, null, null, null))
+                        UUID.randomUUID(),
+                        RunEvent.Kind.HIT,
+                        1L,
+                        null,
+                        null,
+                        0,
+                        " ",
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null))
                 .isInstanceOfSatisfying(
                         Refused.class,
                         refused -> assertThat(refused.faults())
@@ -283,6 +309,13 @@ class RunLogTest {
                         Map.of(),
                         List.of(),
                         measure,
+                        List.of(),
+                        false,
+                        null,
+                        null,
+                        null,
+                        null,
+                        false,
                         List.of(Side.NONE),
                         reps,
                         20,
@@ -347,7 +380,9 @@ class RunLogTest {
                 addSec,
                 target,
                 device,
-                note);
+                note,
+                null,
+                null);
         log.add(event);
         return event;
     }

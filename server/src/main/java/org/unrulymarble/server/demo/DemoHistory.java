@@ -115,6 +115,8 @@ final class DemoHistory {
                 watched
                         ? RoundResult.Source.ADULT
                         : ladder.perSpot() > 1 ? RoundResult.Source.PARTNER : RoundResult.Source.SELF,
+                false,
+                null,
                 List.of());
     }
 }

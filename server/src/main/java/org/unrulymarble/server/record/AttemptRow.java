@@ -1,5 +1,6 @@
 package org.unrulymarble.server.record;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -10,9 +11,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.score.RoundDetail;
 import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.Side;
 
@@ -46,6 +50,12 @@ class AttemptRow implements Persistable<UUID> {
     @Enumerated(EnumType.STRING)
     private RoundResult.Source countedBy;
 
+    private boolean trial;
+
+    @Convert(converter = DetailJson.class)
+    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    private RoundDetail detail;
+
     private String jointWith;
 
     protected AttemptRow() {}
@@ -69,6 +79,8 @@ class AttemptRow implements Persistable<UUID> {
         this.ball = a.ball();
         this.space = a.space();
         this.countedBy = a.countedBy();
+        this.trial = a.trial();
+        this.detail = a.detail();
         this.jointWith = String.join(",", a.jointWith());
     }
 
@@ -94,6 +106,8 @@ class AttemptRow implements Persistable<UUID> {
                 ball,
                 space,
                 countedBy,
+                trial,
+                detail,
                 parts(jointWith));
     }
 

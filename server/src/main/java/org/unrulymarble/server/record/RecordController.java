@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.Remark;
 import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
@@ -64,7 +65,8 @@ class RecordController {
             UUID classId,
             String className,
             List<Challenge> challenges,
-            List<Tried> attempts) {}
+            List<Tried> attempts,
+            List<Remark> remarks) {}
 
     @GetMapping("/classes/{id}/record")
     ClassRecord ofClass(@PathVariable UUID id) {
@@ -117,7 +119,8 @@ class RecordController {
                 pupil.schoolClass().id(),
                 pupil.schoolClass().name(),
                 records.challengesOf(attempts),
-                tried);
+                tried,
+                records.remarksOfPupil(id));
     }
 
     private static List<String> names(SchoolClass c, List<String> pupilIds) {

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.Remark;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.server.ladder.LadderService;
 
@@ -15,16 +16,20 @@ import org.unrulymarble.server.ladder.LadderService;
 public class RecordService {
 
     private final AttemptRows rows;
+    private final RemarkRows remarks;
     private final LadderService ladders;
 
-    RecordService(AttemptRows rows, LadderService ladders) {
+    RecordService(AttemptRows rows, RemarkRows remarks, LadderService ladders) {
         this.rows = rows;
+        this.remarks = remarks;
         this.ladders = ladders;
     }
 
     /** Puts what a run recorded in the place of what was recorded of it before; all or nothing. */
-    public void ofRun(UUID runId, UUID classId, List<Attempt> attempts) {
+    public void ofRun(UUID runId, UUID classId, List<Attempt> attempts, List<Remark> said) {
         rows.deleteOfRun(runId);
+        remarks.deleteOfRun(runId);
+        remarks.saveAll(said.stream().map(r -> new RemarkRow(classId, runId, r)).toList());
         rows.saveAll(
                 attempts.stream().map(a -> new AttemptRow(classId, runId, a)).toList());
     }
@@ -65,6 +70,17 @@ public class RecordService {
                 .toList();
     }
 
+    /** Where a class stands on some ladders, without what a run has recorded. */
+    @Transactional(readOnly = true)
+    public List<Challenge> challengesBesides(UUID runId, UUID classId, Collection<String> ladderIds) {
+        return ladderIds.isEmpty()
+                ? List.of()
+                : challengesOf(rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
+                        .filter(row -> !runId.equals(row.runId()))
+                        .map(AttemptRow::attempt)
+                        .toList());
+    }
+
     @Transactional(readOnly = true)
     List<Attempt> attemptsOfClass(UUID classId) {
         return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()
@@ -76,6 +92,13 @@ public class RecordService {
     List<Attempt> attemptsOfPupil(UUID pupilId) {
         return rows.findByPupilIdOrderByOnDayAscSetNumberAsc(pupilId).stream()
                 .map(AttemptRow::attempt)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Remark> remarksOfPupil(UUID pupilId) {
+        return remarks.findByPupilIdOrderByOnDayAsc(pupilId).stream()
+                .map(RemarkRow::remark)
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,6 +27,8 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.ScriptWriter;
 import org.unrulymarble.core.record.Against;
 import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.Remark;
 import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.RunEvent;
 import org.unrulymarble.core.score.RunLog;
@@ -112,7 +115,10 @@ public class RunService {
             List<Ladder> ladders,
             RunScript script) {}
 
-    /** @param nowMs the server's clock, by which every screen sets its own */
+    /**
+     * @param before what the pupils had done before on the challenges of this run: the bests to beat
+     * @param nowMs the server's clock, by which every screen sets its own
+     */
     record Run(
             UUID id,
             UUID lessonId,
@@ -121,6 +127,7 @@ public class RunService {
             Sheet sheet,
             List<RunEvent> log,
             RunState state,
+            List<Challenge> before,
             long nowMs) {}
 
     /** Begins a run of a lesson, or goes on with the one that is not finished. */
@@ -337,7 +344,18 @@ public class RunService {
         List<Attempt> attempts = state.finished()
                 ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
                 : List.of();
-        records.ofRun(row.id(), row.classId(), attempts);
+        List<Remark> remarks = state.finished()
+                ? state.remarks().stream()
+                        .filter(r -> r.pupilId() != null)
+                        .map(r -> remark(row, sheet, r))
+                        .toList()
+                : List.of();
+        records.ofRun(row.id(), row.classId(), attempts, remarks);
+    }
+
+    private static Remark remark(RunHead row, Sheet sheet, RunState.Remark r) {
+        RunScript.ScriptBlock block = sheet.script().blockOf(sheet.script().segment(r.segment()));
+        return new Remark(r.pupilId(), row.onDay(), block.ladderId(), block.rungOf(r.pupilId()), r.kind(), r.note());
     }
 
     private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {
@@ -347,12 +365,11 @@ public class RunService {
                 .ladder(block.ladderId())
                 .flatMap(Ladder::ball)
                 .orElse(null);
-        String rungId = block.rungOf(r.pupilId());
         return new Attempt(
                 r.pupilId(),
                 row.onDay(),
                 block.ladderId(),
-                rungId,
+                r.rungId(),
                 block.modifiers(),
                 block.sides().get(segment.side()),
                 segment.set() + 1,
@@ -360,18 +377,46 @@ public class RunService {
                 r.hits(),
                 r.misses(),
                 r.tries(),
-                block.reps() == null ? (Integer) block.workSec() : null,
+                timed(block, r) ? (Integer) block.workSec() : null,
                 ball,
                 sheet.spaceName(),
                 r.source(),
+                r.trial(),
+                r.detail(),
                 r.jointWith());
+    }
+
+    private static boolean timed(RunScript.ScriptBlock block, RoundResult r) {
+        RunScript.ScriptRung rung = block.rung(r.rungId());
+        return block.reps() == null && (rung == null || !rung.measure().lessIsBetter());
     }
 
     private Run run(RunRow row) {
         Sheet sheet = sheet(row.id());
         List<RunEvent> log = log(row.id());
         RunState state = new RunLog(sheet.script()).add(log).fold();
-        return new Run(row.id(), row.lessonId(), row.classId(), row.onDay(), sheet, log, state, clock.millis());
+        return new Run(
+                row.id(),
+                row.lessonId(),
+                row.classId(),
+                row.onDay(),
+                sheet,
+                log,
+                state,
+                before(row, sheet.script()),
+                clock.millis());
+    }
+
+    private List<Challenge> before(RunRow row, RunScript script) {
+        List<RunScript.ScriptBlock> counted =
+                script.blocks().stream().filter(b -> b.counted()).toList();
+        Set<String> ladderIds = counted.stream().map(b -> b.ladderId()).collect(Collectors.toSet());
+        return records.challengesBesides(row.id(), row.classId(), ladderIds).stream()
+                .filter(c -> counted.stream()
+                        .anyMatch(b -> c.ladderId().equals(b.ladderId())
+                                && c.modifiers().equals(b.modifiers())
+                                && (b.choose() || c.rungId().equals(b.rungOf(c.pupilId())))))
+                .toList();
     }
 
     @Transactional(readOnly = true)

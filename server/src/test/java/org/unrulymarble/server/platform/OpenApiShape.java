@@ -104,8 +104,24 @@ public class OpenApiShape {
 
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
-            Map.entry("RunEvent", Set.of("device", "note")),
+            Map.entry("RunEvent", Set.of("device", "note", "xCm", "yCm")),
             Map.entry("Dispute", Set.of("stands")),
+            Map.entry("RoundResult", Set.of("detail")),
+            Map.entry("Attempt", Set.of("detail")),
+            Map.entry("Remark", Set.of("ladderId", "rungId")),
+            Map.entry("SideRecord", Set.of("bestTimeMs", "lastTimeMs")),
+            Map.entry(
+                    "RoundDetail",
+                    Set.of(
+                            "timeMs",
+                            "splitsMs",
+                            "landings",
+                            "madeAtSpots",
+                            "stepM",
+                            "noBalls",
+                            "halfScores",
+                            "shareWithoutGuessing")),
+            Map.entry("Scoring", Set.of("rings", "n", "spots", "balls", "draw", "noBalls", "calls", "callEverySec")),
             Map.entry("RoundAgainst", Set.of("best", "last")),
             Map.entry("Lesson", Set.of("startMin")),
             Map.entry(
@@ -135,7 +151,9 @@ public class OpenApiShape {
             Map.entry("PupilDetails", Set.of("homeSpace")),
             Map.entry("PersonDoc", Set.of("password")),
             Map.entry("ClassDoc", Set.of("helperIds")),
-            Map.entry("ScriptBlock", Set.of("ladderId", "rungId", "measure", "note")),
+            Map.entry(
+                    "ScriptBlock",
+                    Set.of("ladderId", "rungId", "measure", "note", "stairs", "calls", "attitude", "beatSec")),
             Map.entry("WallMark", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs", "netHeightMark")),
             Map.entry(
                     "Rebound",

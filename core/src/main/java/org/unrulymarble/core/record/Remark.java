@@ -1,0 +1,13 @@
+package org.unrulymarble.core.record;
+
+import java.time.LocalDate;
+import org.unrulymarble.core.score.RunEvent;
+
+/**
+ * What was said of a pupil's round, by the pupil or by whoever watched.
+ *
+ * @param kind FAULT, WORD or SAID
+ * @param ladderId null for what was said after free combining
+ * @param note the fault's id, a {@link RunEvent.Word}, or the pupil's one word
+ */
+public record Remark(String pupilId, LocalDate on, String ladderId, String rungId, RunEvent.Kind kind, String note) {}

@@ -1,0 +1,16 @@
+package org.unrulymarble.server.record;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
+
+    List<RemarkRow> findByPupilIdOrderByOnDayAsc(UUID pupilId);
+
+    @Modifying
+    @Query("delete from RemarkRow r where r.runId = :runId")
+    void deleteOfRun(UUID runId);
+}

@@ -1,0 +1,46 @@
+import { nextSpot } from "./acts";
+import { hitsIn, MainField, MissStrip, missesIn, type PadProps } from "./pad";
+
+/** Made from each spot, in order and round again: the spot that is due is marked, a tap goes on to the next. */
+export function SpotsPad({ who, taps, rung, open, best, tap }: PadProps) {
+  const spots = rung.scoring.spots ?? 5;
+  const due = nextSpot(taps, spots);
+  const made = (spot: number) => taps.filter((t) => t.kind === "HIT" && t.score === spot).length;
+  return (
+    <>
+      <MissStrip who={who} misses={missesIn(taps)} open={open} onTap={() => tap("MISS", { score: due })} />
+      <MainField
+        who={who}
+        label={`made from spot ${due}, ${hitsIn(taps)} so far`}
+        open={open}
+        onTap={() => tap("HIT", { score: due })}
+      >
+        <span className="digits mt-1 text-5xl" data-testid="hits">
+          {hitsIn(taps)}
+          {best && <span className="text-xl text-mist"> to beat {best.best}</span>}
+        </span>
+        <svg viewBox="-110 -14 220 124" className="mt-auto h-24 w-full" aria-hidden>
+          <circle r="10" fill="none" stroke="#f08cc6" strokeWidth="4" />
+          {Array.from({ length: spots }, (_, i) => i + 1).map((spot) => {
+            const turn = Math.PI * (0.06 + (0.88 * (spot - 1)) / Math.max(1, spots - 1));
+            const on = spot === due;
+            return (
+              <g key={spot} transform={`translate(${-90 * Math.cos(turn)} ${84 * Math.sin(turn)})`}>
+                <circle r="17" fill={on ? "#f7f3e9" : "#12201f"} stroke={on ? "#e0b84a" : "#b9c7c3"} strokeWidth="3" />
+                <text
+                  textAnchor="middle"
+                  dominantBaseline="central"
+                  fontSize="18"
+                  fontWeight="700"
+                  fill={on ? "#12201f" : "#f7f3e9"}
+                >
+                  {made(spot)}
+                </text>
+              </g>
+            );
+          })}
+        </svg>
+      </MainField>
+    </>
+  );
+}

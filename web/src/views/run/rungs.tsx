@@ -1,0 +1,70 @@
+import { useState } from "react";
+import type { Run } from "../../api/types";
+import { Sheet } from "../../ui/sheet";
+import type { Played } from "./log";
+import type { useRun } from "./use-run";
+
+/** Which rung each one is on: as the plan has it, or as they choose; two taps put a pupil on another from this round on. */
+export function Rungs({
+  run,
+  played,
+  round,
+  record,
+}: {
+  run: Run;
+  played: Played;
+  round: number;
+  record: ReturnType<typeof useRun>["record"];
+}) {
+  const [open, setOpen] = useState(false);
+  const { segments, blocks } = run.sheet.script;
+  const block = blocks[segments[round]?.block ?? -1];
+  const turn = block?.turns[segments[round]?.turn ?? -1];
+  const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
+  if (!block || !turn || !ladder) return null;
+  const working = turn.crews.flatMap((c) => c.workers).filter((w) => !played.away.has(w));
+  const name = (id: string) => run.sheet.pupils.find((p) => p.pupilId === id)?.name ?? "?";
+  return (
+    <>
+      <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
+        {block.choose ? "Rungs: as they choose" : "Rungs"}
+      </button>
+      <Sheet title={`Rungs of “${ladder.name}”`} open={open} onOpenChange={setOpen} night wide>
+        <p className="text-mist">
+          {block.choose
+            ? "Ask, and press what each one chose. Until then everybody is on their own rung."
+            : "Press a rung to put a pupil on it from this round on; what is scored then counts there."}
+        </p>
+        <ol className="mt-2 flex flex-wrap gap-x-5 text-mist">
+          {ladder.rungs.map((r, i) => (
+            <li key={r.id}>
+              <span className="clock">{i + 1}</span> {r.name}
+            </li>
+          ))}
+        </ol>
+        <ul className="mt-3 gap-x-8 sm:columns-2">
+          {working.map((pupilId) => {
+            const on = played.rungId(round, pupilId);
+            return (
+              <li key={pupilId} className="flex break-inside-avoid items-center gap-2 border-b border-[#3a504d] py-1">
+                <span className="min-w-0 flex-1 truncate font-semibold">{name(pupilId)}</span>
+                {ladder.rungs.map((r, i) => (
+                  <button
+                    key={r.id}
+                    type="button"
+                    className={`min-h-10 min-w-10 border ${r.id === on ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
+                    aria-pressed={r.id === on}
+                    aria-label={`${name(pupilId)}: rung ${i + 1}, ${r.name}`}
+                    onClick={() => r.id !== on && record("RUNG", { segment: round, pupilId, note: r.id })}
+                  >
+                    {i + 1}
+                  </button>
+                ))}
+              </li>
+            );
+          })}
+        </ul>
+      </Sheet>
+    </>
+  );
+}

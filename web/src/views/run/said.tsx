@@ -1,0 +1,71 @@
+import { useState } from "react";
+import type { Run, RunEvent, Segment } from "../../api/types";
+import type { Played } from "./log";
+import type { useRun } from "./use-run";
+
+/** After free combining: one word of each pupil, no score. */
+export function Said({
+  run,
+  played,
+  segment,
+  events,
+  record,
+}: {
+  run: Run;
+  played: Played;
+  segment: Segment;
+  events: RunEvent[];
+  record: ReturnType<typeof useRun>["record"];
+}) {
+  const { segments } = run.sheet.script;
+  const wordOf = (pupilId: string) =>
+    events
+      .filter((e) => e.kind === "SAID" && e.pupilId === pupilId && segments[e.segment ?? -1]?.block === segment.block)
+      .at(-1);
+  const here = run.sheet.pupils.filter((p) => !played.away.has(p.pupilId));
+  const said = here.filter((p) => wordOf(p.pupilId)).length;
+  return (
+    <section aria-label="One word each">
+      <p className="text-mist">
+        No score. If you like, each says one word on what they made or how it felt; it stands on their page. {said} of{" "}
+        {here.length} said one.
+      </p>
+      <ul className="mt-2 gap-x-8 sm:columns-2 lg:columns-3">
+        {here.map((p) => (
+          <li key={p.pupilId} className="flex break-inside-avoid items-center gap-2 border-b border-[#3a504d] py-1">
+            <span className="min-w-0 flex-1 truncate font-semibold">{p.name}</span>
+            <OneWord
+              name={p.name}
+              known={wordOf(p.pupilId)?.note ?? ""}
+              onSay={(note) => {
+                const before = wordOf(p.pupilId);
+                if (before) record("TAKE_BACK", { target: before.id });
+                if (note) record("SAID", { segment: segment.index, pupilId: p.pupilId, note });
+              }}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function OneWord({ name, known, onSay }: { name: string; known: string; onSay: (note: string) => void }) {
+  const [text, setText] = useState(known);
+  const send = () => {
+    const word = text.trim();
+    if (word !== known) onSay(word);
+  };
+  return (
+    <input
+      className="field w-36"
+      style={{ minHeight: "2.2rem" }}
+      maxLength={24}
+      aria-label={`${name}: one word`}
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={send}
+      onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
+    />
+  );
+}

@@ -1,0 +1,58 @@
+import { useState } from "react";
+import { Collect } from "./collect";
+import { turnsEnded } from "./log";
+import { missingIn } from "./missing";
+import type { useRun } from "./use-run";
+
+/** When the lesson is over: numbers that were not in, or that were wrong, typed in and marked as such. */
+export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
+  const [turn, setTurn] = useState<number>();
+  const { run, played } = on;
+  if (!run || !played) return null;
+  const { segments, blocks } = run.sheet.script;
+  const turns = turnsEnded(segments, segments.length).filter((r) => blocks[segments[r]?.block ?? -1]?.counted);
+  const missing = turns.filter((r) => missingIn(run, r, played, on.counts) > 0);
+  const named = (r: number) => {
+    const s = segments[r];
+    const ladder = run.sheet.ladders.find((l) => l.id === blocks[s?.block ?? -1]?.ladderId);
+    const open = missingIn(run, r, played, on.counts);
+    return `${ladder?.name}, set ${(s?.set ?? 0) + 1}, turn ${(s?.turn ?? 0) + 1}${open > 0 ? ` (${open} missing)` : ""}`;
+  };
+  return (
+    <section className="mb-7 space-y-3" aria-label="Type in afterwards">
+      <p className="flex flex-wrap items-center gap-3">
+        <label className="flex items-center gap-2">
+          <span>{missing.length > 0 ? "Numbers are missing. Type in:" : "Every number is in. Change one of:"}</span>
+          <select
+            className="field w-auto"
+            value={turn ?? ""}
+            onChange={(e) => setTurn(e.target.value === "" ? undefined : Number(e.target.value))}
+          >
+            <option value="">choose a turn</option>
+            {[...missing, ...turns.filter((r) => !missing.includes(r))].map((r) => (
+              <option key={r} value={r}>
+                {named(r)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <span className="text-mist">What is typed in now is marked as typed in afterwards.</span>
+      </p>
+      {turn !== undefined && (
+        <Collect
+          key={turn}
+          run={run}
+          played={played}
+          counts={on.counts}
+          events={on.events}
+          round={turn}
+          missing={[]}
+          sent={on.unsent === 0}
+          onChoose={setTurn}
+          onClose={() => setTurn(undefined)}
+          record={on.record}
+        />
+      )}
+    </section>
+  );
+}
