@@ -1,15 +1,22 @@
 import type { Run } from "../../api/types";
 import { thisDevice } from "./device";
-import type { Dispute } from "./log";
+import type { Dispute, Played } from "./log";
+import { rungIn } from "./result-of";
+import { scored } from "./scored";
 import type { useRun } from "./use-run";
+
+/** More at once would push the pads off the screen. */
+const SHOWN = 2;
 
 /** Two devices counted the same pupil in the same round: both counts side by side, and the question whose stands. */
 export function Disputes({
   run,
+  played,
   disputes,
   record,
 }: {
   run: Run;
+  played: Played;
   disputes: Dispute[];
   record: ReturnType<typeof useRun>["record"];
 }) {
@@ -17,9 +24,12 @@ export function Disputes({
   const { segments, blocks } = run.sheet.script;
   return (
     <ul className="space-y-1.5 border-l-8 border-[#e0b84a] bg-dusk p-3" aria-label="Counted twice">
-      {disputes.map((d) => {
+      {disputes.slice(0, SHOWN).map((d) => {
         const segment = segments[d.segment];
         const ladder = run.sheet.ladders.find((l) => l.id === blocks[segment?.block ?? 0]?.ladderId);
+        const block = blocks[segment?.block ?? 0];
+        const rung = block && rungIn(block, played.rungId(d.segment, d.pupilId));
+        const unit = ladder?.rungs.find((r) => r.id === rung?.id)?.unit ?? "";
         const name = run.sheet.pupils.find((p) => p.pupilId === d.pupilId)?.name ?? "?";
         return (
           <li key={`${d.segment}/${d.take}/${d.pupilId}`} className="flex flex-wrap items-center gap-2.5">
@@ -35,13 +45,14 @@ export function Disputes({
                   record("STANDS", { segment: d.segment, take: d.take, pupilId: d.pupilId, note: c.device })
                 }
               >
-                {c.hits}
+                {(rung && scored(c.taps, rung, block.stairs, played.lengthMs(d.segment)).score) ?? "no result"} {unit}
                 {c.misses > 0 && `, ${c.misses} missed`} ({c.device === thisDevice() ? "this device" : "the other"})
               </button>
             ))}
           </li>
         );
       })}
+      {disputes.length > SHOWN && <li className="text-mist">and {disputes.length - SHOWN} more</li>}
     </ul>
   );
 }

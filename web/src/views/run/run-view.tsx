@@ -178,7 +178,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         tapping={tapping}
       />
       {played.stopped && <StopAll onGo={press.holdOrGo} />}
-      <Disputes run={run} disputes={on.disputes} record={on.record} />
+      <Disputes run={run} played={played} disputes={on.disputes} record={on.record} />
       <p className="sr-only" aria-live="assertive">
         {call}
       </p>
