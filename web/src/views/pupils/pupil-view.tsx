@@ -6,6 +6,7 @@ import type { Ladder, PupilRecord } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, countedBy, day, gate, modifier, score, side } from "../../words";
+import { SaidAndSeen } from "./said-and-seen";
 
 const FIRST_SHOWN = 60;
 
@@ -51,6 +52,7 @@ export function PupilView() {
           <Attempts record={record.data} catalogue={catalogue.data} />
         </>
       )}
+      <SaidAndSeen record={record.data} catalogue={catalogue.data} />
     </>
   );
 }
@@ -129,7 +131,8 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
                   <td className="pr-4">{side[a.side]}</td>
                   <td className="clock pr-4">{a.set}</td>
                   <td className="clock pr-4 whitespace-nowrap">
-                    {score(a, rung)}
+                    {score({ ...a, timeMs: a.detail?.timeMs }, rung)}
+                    {a.trial && <span className="font-text text-soft"> trial</span>}
                     {metGate && (
                       <strong className="text-catch" title="met the gate">
                         {" "}

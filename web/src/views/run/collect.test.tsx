@@ -33,7 +33,6 @@ function sheet(sides: ("NONE" | "RIGHT" | "LEFT")[], reps: number | null): Run {
     reps,
     rungOf: {},
     rungs: [],
-    stairs: null,
   };
   return {
     sheet: {

@@ -45,7 +45,7 @@ export function Disputes({
                   record("STANDS", { segment: d.segment, take: d.take, pupilId: d.pupilId, note: c.device })
                 }
               >
-                {(rung && scored(c.taps, rung, block.stairs, played.lengthMs(d.segment)).score) ?? "no result"} {unit}
+                {(rung && scored(c.taps, rung, played.lengthMs(d.segment)).score) ?? "no result"} {unit}
                 {c.misses > 0 && `, ${c.misses} missed`} ({c.device === thisDevice() ? "this device" : "the other"})
               </button>
             ))}

@@ -20,6 +20,7 @@ export function rungIn(block: ScriptBlock, rungId: string | undefined): ScriptRu
       id: rungId ?? "",
       measure: block.measure ?? "COUNT_IN_TIME",
       scoring: noScoring,
+      stairs: null,
     }
   );
 }
@@ -53,7 +54,7 @@ export function resultOf(
     return sheet && ended ? { score: sidePoints(sheet.taps, sideOf(crew, pupilId)), timeMs: null, told: false } : null;
   }
   if (!mine || mine.taps.length === 0) return null;
-  const got = scored(mine.taps, rung, block.stairs, played.lengthMs(round));
+  const got = scored(mine.taps, rung, played.lengthMs(round));
   return got.score === null ? null : { score: got.score, timeMs: got.timeMs, told: false };
 }
 

@@ -17,8 +17,8 @@ const ROUND_MS = 20_000;
 
 it.each(cases)("$name", (c) => {
   const taps = c.taps.map((t) => ({ ...none, ...t }) as Tap);
-  const rung = { id: "r", measure: c.measure, scoring: c.scoring as ScriptRung["scoring"] };
-  const got = scored(taps, rung, c.stairs, ROUND_MS);
+  const rung = { id: "r", measure: c.measure, scoring: c.scoring as ScriptRung["scoring"], stairs: c.stairs };
+  const got = scored(taps, rung, ROUND_MS);
   expect(got.score).toBe(c.expect.score);
   if (c.expect.timeMs) expect(got.timeMs).toBe(c.expect.timeMs);
   if (c.expect.next && c.stairs) expect(walked(taps, c.stairs).step).toBe(c.expect.next);

@@ -5,7 +5,7 @@ import type { RunEvent, RunScript } from "../../api/types";
 export type Tap = Pick<RunEvent, "kind" | "score" | "offsetMs" | "xCm" | "yCm" | "note">;
 export type ScriptBlock = RunScript["blocks"][number];
 export type ScriptRung = ScriptBlock["rungs"][number];
-export type Stairs = NonNullable<ScriptBlock["stairs"]>;
+export type Stairs = NonNullable<ScriptRung["stairs"]>;
 
 /** @param score null while the taps make no result yet */
 export type Scored = { score: number | null; timeMs: number | null };
@@ -101,7 +101,7 @@ export function sidePoints(taps: Tap[], side: "A" | "B"): number {
 const plainStairs: Stairs = { makesToStep: 1, onMiss: "STAY", stepM: 0 };
 
 /** @param endMs milliseconds of work in the round so far, at which a watch that runs stands */
-export function scored(taps: Tap[], rung: ScriptRung, stairs: Stairs | null, endMs: number): Scored {
+export function scored(taps: Tap[], rung: ScriptRung, endMs: number): Scored {
   const { scoring } = rung;
   const plain = (score: number | null): Scored => ({ score, timeMs: null });
   switch (rung.measure) {
@@ -120,7 +120,7 @@ export function scored(taps: Tap[], rung: ScriptRung, stairs: Stairs | null, end
       return { score: Math.ceil(timeMs / 1000), timeMs };
     }
     case "FURTHEST":
-      return plain(walked(taps, stairs ?? plainStairs).held);
+      return plain(walked(taps, rung.stairs ?? plainStairs).held);
     case "LEVELS":
       return plain(Math.max(0, ...taps.filter((t) => t.kind === "HIT").map((t) => t.score ?? 0)));
     case "RINGS":

@@ -1,8 +1,11 @@
 import { useState } from "react";
+import { Choice } from "../../ui/choice";
 import { Collect } from "./collect";
 import { turnsEnded } from "./log";
 import { missingIn } from "./missing";
 import type { useRun } from "./use-run";
+
+const NONE = "none";
 
 /** When the lesson is over: numbers that were not in, or that were wrong, typed in and marked as such. */
 export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
@@ -21,21 +24,19 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
   return (
     <section className="mb-7 space-y-3" aria-label="Type in afterwards">
       <p className="flex flex-wrap items-center gap-3">
-        <label className="flex items-center gap-2">
-          <span>{missing.length > 0 ? "Numbers are missing. Type in:" : "Every number is in. Change one of:"}</span>
-          <select
-            className="field w-auto"
-            value={turn ?? ""}
-            onChange={(e) => setTurn(e.target.value === "" ? undefined : Number(e.target.value))}
-          >
-            <option value="">choose a turn</option>
-            {[...missing, ...turns.filter((r) => !missing.includes(r))].map((r) => (
-              <option key={r} value={r}>
-                {named(r)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <span>{missing.length > 0 ? "Numbers are missing. Type in:" : "Every number is in. Change one of:"}</span>
+        <Choice
+          label="The turn to type in"
+          value={turn === undefined ? NONE : String(turn)}
+          options={[
+            { value: NONE, text: "choose a turn" },
+            ...[...missing, ...turns.filter((r) => !missing.includes(r))].map((r) => ({
+              value: String(r),
+              text: named(r),
+            })),
+          ]}
+          onChange={(v) => setTurn(v === NONE ? undefined : Number(v))}
+        />
         <span className="text-mist">What is typed in now is marked as typed in afterwards.</span>
       </p>
       {turn !== undefined && (

@@ -12,7 +12,7 @@ export function HitPad(p: PadProps) {
       <MissStrip who={who} misses={missesIn(taps)} open={open} onTap={() => tap("MISS")} />
       <div className="flex min-w-0 flex-1 flex-col">
         <MainField who={who} label={said(p, hits)} open={open} onTap={() => tap("HIT")}>
-          {block.stairs ? <Place {...p} /> : <Count {...p} hits={hits} />}
+          {rung.stairs ? <Place {...p} /> : <Count {...p} hits={hits} />}
           {done && <span className="mt-auto text-sm text-mist">Done. Harder: {p.told.harder}</span>}
         </MainField>
         {rung.scoring.noBalls && (
@@ -24,7 +24,7 @@ export function HitPad(p: PadProps) {
 }
 
 function said({ taps, rung, block }: PadProps, hits: number): string {
-  if (block.stairs) return `hit, stand at place ${walked(taps, block.stairs).step}`;
+  if (rung.stairs) return `hit, stand at place ${walked(taps, rung.stairs).step}`;
   if (rung.measure === "LONGEST_RUN") return `hit, ${runs(taps).now} in a row now, ${runs(taps).longest} at most`;
   return `hit, ${hits}${block.reps ? ` of ${block.reps}` : ""} so far`;
 }
@@ -49,7 +49,7 @@ function Count({ taps, rung, block, hits, told }: PadProps & { hits: number }) {
   return (
     <span className="digits mt-1 text-6xl" data-testid="hits">
       {hits}
-      {block.reps && rung.measure !== "COUNT_IN_TIME" ? (
+      {block.reps ? (
         <span className="text-3xl text-mist"> of {block.reps}</span>
       ) : null}
     </span>
@@ -57,9 +57,9 @@ function Count({ taps, rung, block, hits, told }: PadProps & { hits: number }) {
 }
 
 /** Where to stand next: the step, how far that is, and what is still wanted here. */
-function Place({ taps, block, told, rung }: PadProps) {
-  if (!block.stairs) return null;
-  const w = walked(taps, block.stairs);
+function Place({ taps, told, rung }: PadProps) {
+  if (!rung.stairs) return null;
+  const w = walked(taps, rung.stairs);
   return (
     <>
       <span className="mt-1 flex items-baseline gap-3">
@@ -69,7 +69,7 @@ function Place({ taps, block, told, rung }: PadProps) {
         <span className="leading-tight">
           stand here
           <span className="block text-mist">
-            {told.unit === "shoe lengths" ? `${w.step} shoe lengths` : `${metres(w.step * block.stairs.stepM)} back`}
+            {told.unit === "shoe lengths" ? `${w.step} shoe lengths` : `${metres(w.step * rung.stairs.stepM)} back`}
           </span>
         </span>
       </span>

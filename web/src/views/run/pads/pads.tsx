@@ -110,7 +110,7 @@ export function Pads({
   const drawnOn = shown.some((crew) => ["RINGS", "MATCH"].includes(of(crew).rung?.measure ?? ""));
   const inTheAir = main && throwsAtTheStop.includes(main.measure) && !/at the stop/i.test(main.countsNot);
   return (
-    <section aria-label="Pads" className="space-y-3">
+    <section aria-label="Pads" data-block={work.block} className="space-y-3">
       {shown.length > 0 && (
         <ul className={`grid gap-3 ${drawnOn ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
           {shown.map((crew, i) => {

@@ -10,7 +10,7 @@ export function RingsPad({ who, taps, rung, block, open, best, tap }: PadProps) 
   const svg = useRef<SVGSVGElement>(null);
   const rings = rung.scoring.rings ?? [];
   const far = (rings.at(-1)?.radiusCm ?? 30) * AROUND;
-  const points = scored(taps, rung, null, 0).score ?? 0;
+  const points = scored(taps, rung, 0).score ?? 0;
   const landed = (e: PointerEvent) => {
     if (!open || !svg.current) return;
     const box = svg.current.getBoundingClientRect();

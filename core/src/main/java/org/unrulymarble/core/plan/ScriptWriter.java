@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Doses;
-import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.score.RunScript;
 import org.unrulymarble.core.score.Side;
 
@@ -41,9 +41,8 @@ public final class ScriptWriter {
                 p.isTask() ? p.rung().measure() : null,
                 p.isTask() ? rungs(p) : List.of(),
                 block.rungBy() == Block.RungBy.CHOOSE,
-                stairs(p),
                 Caller.of(p),
-                attitude(p),
+                block.attitude(),
                 block.beat() && p.isTask() ? p.rung().pace().hitSec() : null,
                 block.cue() == Block.Cue.AFTER_A_TRY,
                 p.isTask() ? p.sides() : List.of(Side.NONE),
@@ -61,25 +60,20 @@ public final class ScriptWriter {
     private static List<RunScript.ScriptRung> rungs(Placed p) {
         return p.ladder().rungs().stream()
                 .map(r -> new RunScript.ScriptRung(
-                        r.id(), r.measure(), r.scoring().forMeasure(r.measure())))
+                        r.id(),
+                        r.measure(),
+                        r.scoring().forMeasure(r.measure()),
+                        stairs(p.block().dose(), r)))
                 .toList();
     }
 
     /** By the dose; where the furthest place is what counts, by the rung's own way of stepping. */
-    private static RunScript.Stairs stairs(Placed p) {
-        if (!p.isTask()) return null;
-        BlockDose dose = p.block().dose();
+    private static RunScript.Stairs stairs(BlockDose dose, Rung rung) {
         if (dose.type() == BlockDose.Type.STAIRCASE)
             return new RunScript.Stairs(dose.makesToStep(), dose.onMiss(), dose.stepM());
-        if (p.ladder().rungs().stream().noneMatch(r -> r.measure() == Measure.FURTHEST)) return null;
-        Doses.ByStaircase own = p.rung().doses().staircase();
+        if (rung.measure() != Measure.FURTHEST) return null;
+        Doses.ByStaircase own = rung.doses().staircase();
         return new RunScript.Stairs(own.makesToStep(), own.onMiss(), own.stepM());
-    }
-
-    private static Manner.Attitude attitude(Placed p) {
-        if (!p.isTask()) return Manner.Attitude.EITHER;
-        Manner.Attitude asked = p.block().attitude();
-        return asked != null ? asked : p.rung().manner().attitude();
     }
 
     /** Only those who are not on the block's own rung. */

@@ -175,7 +175,7 @@ public final class RunLog {
         Segment segment = script.segment(key.segment());
         RunScript.ScriptBlock block = script.blockOf(segment);
         RunScript.ScriptRung rung = block.rung(chosen.rungOf(segment, key.pupilId(), block));
-        return rung != null ? rung : new RunScript.ScriptRung(block.rungId(), block.measure(), Scoring.NONE);
+        return rung != null ? rung : new RunScript.ScriptRung(block.rungId(), block.measure(), Scoring.NONE, null);
     }
 
     private Optional<RoundResult> result(
@@ -185,7 +185,7 @@ public final class RunLog {
         List<RunEvent> taps = counted.standing();
         boolean missesCounted = !taps.isEmpty() && round.chosen.missesCounted(segment.block(), taps.get(0));
         long endMs = round.leftAt.getOrDefault(key.round(), round.clock.lengthMs(script, key.segment()));
-        Scored tapped = counted.tapped() ? Scored.of(taps, rung, block.stairs(), missesCounted, endMs) : null;
+        Scored tapped = counted.tapped() ? Scored.of(taps, rung, missesCounted, endMs) : null;
         boolean asTapped = tapped != null && tapped.score() != null;
         // A number told afterwards is the last word; the taps stand beside it only where they agree.
         if (counted.told() != null && !(asTapped && counted.told().equals(tapped.score())))

@@ -36,9 +36,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param workSec planned seconds of one side of one turn
      * @param rungs all rungs of the ladder, as far as scoring needs them: a pupil may be put on another one in the run
      * @param choose whether each pupil chooses a rung
-     * @param stairs where it is stepped back: by the dose, or because the furthest place is what counts; else null
      * @param calls what is called at random and when, or null
-     * @param attitude push or control: what is shown first
+     * @param attitude push or control, as the teacher chose: what is shown first; else null
      * @param beatSec seconds from beat to beat, or null without one
      * @param tryFirst whether the first set is to find out
      * @param counted whether results are collected
@@ -56,7 +55,6 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             Measure measure,
             List<ScriptRung> rungs,
             boolean choose,
-            Stairs stairs,
             Called calls,
             Manner.Attitude attitude,
             Double beatSec,
@@ -88,12 +86,16 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
         public ScriptRung rung(String id) {
             for (ScriptRung rung : rungs) if (rung.id().equals(id)) return rung;
             // A script from before rungs were written out.
-            return id != null && id.equals(rungId) ? new ScriptRung(id, measure, Scoring.NONE) : null;
+            return id != null && id.equals(rungId) ? new ScriptRung(id, measure, Scoring.NONE, null) : null;
         }
     }
 
-    /** What is counted on a rung; the scoring has all that its measure needs. */
-    public record ScriptRung(String id, Measure measure, Scoring scoring) {}
+    /**
+     * What is counted on a rung; the scoring has all that its measure needs.
+     *
+     * @param stairs where it is stepped back: by the dose, or because the furthest place is what counts; else null
+     */
+    public record ScriptRung(String id, Measure measure, Scoring scoring, Stairs stairs) {}
 
     /** So many hits in a row move a step of so many metres back; what a miss does. */
     public record Stairs(int makesToStep, OnMiss onMiss, double stepM) {}

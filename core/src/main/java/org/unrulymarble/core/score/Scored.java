@@ -24,18 +24,13 @@ record Scored(Integer score, Integer hits, Integer misses, RoundDetail detail) {
      * @param missesCounted whether whoever tapped tapped misses too; where the measure lives by misses it makes no difference
      * @param endMs milliseconds of work in the round, at which a watch that still ran stood
      */
-    static Scored of(
-            List<RunEvent> taps,
-            RunScript.ScriptRung rung,
-            RunScript.Stairs stairs,
-            boolean missesCounted,
-            long endMs) {
+    static Scored of(List<RunEvent> taps, RunScript.ScriptRung rung, boolean missesCounted, long endMs) {
         Scoring scoring = rung.scoring().forMeasure(rung.measure());
         return switch (rung.measure()) {
             case LONGEST_RUN -> longestRun(taps);
             case HELD_FOR_TIME -> held(taps, endMs);
             case TIME_FOR_N, COURSE_TIME -> quickest(taps);
-            case FURTHEST -> furthest(taps, stairs == null ? PLAIN_STAIRS : stairs);
+            case FURTHEST -> furthest(taps, rung.stairs() == null ? PLAIN_STAIRS : rung.stairs());
             case LEVELS -> levels(taps);
             case RINGS -> rings(taps, scoring.rings());
             case MADE_FROM_SPOTS -> {

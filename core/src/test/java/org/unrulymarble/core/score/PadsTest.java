@@ -144,10 +144,9 @@ class PadsTest {
                         List.of(),
                         measure,
                         List.of(
-                                new RunScript.ScriptRung("lower", measure, scoring),
-                                new RunScript.ScriptRung("higher", Measure.LONGEST_RUN, Scoring.NONE)),
+                                new RunScript.ScriptRung("lower", measure, scoring, stairs),
+                                new RunScript.ScriptRung("higher", Measure.LONGEST_RUN, Scoring.NONE, null)),
                         false,
-                        stairs,
                         null,
                         null,
                         null,

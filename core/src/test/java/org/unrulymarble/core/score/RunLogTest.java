@@ -314,7 +314,6 @@ class RunLogTest {
                         null,
                         null,
                         null,
-                        null,
                         false,
                         List.of(Side.NONE),
                         reps,

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.record.Remark;
+import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
@@ -66,7 +66,7 @@ class RecordController {
             String className,
             List<Challenge> challenges,
             List<Tried> attempts,
-            List<Remark> remarks) {}
+            List<PupilRemark> remarks) {}
 
     @GetMapping("/classes/{id}/record")
     ClassRecord ofClass(@PathVariable UUID id) {

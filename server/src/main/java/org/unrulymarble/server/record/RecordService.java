@@ -7,7 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.record.Remark;
+import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.server.ladder.LadderService;
 
@@ -26,7 +26,7 @@ public class RecordService {
     }
 
     /** Puts what a run recorded in the place of what was recorded of it before; all or nothing. */
-    public void ofRun(UUID runId, UUID classId, List<Attempt> attempts, List<Remark> said) {
+    public void ofRun(UUID runId, UUID classId, List<Attempt> attempts, List<PupilRemark> said) {
         rows.deleteOfRun(runId);
         remarks.deleteOfRun(runId);
         remarks.saveAll(said.stream().map(r -> new RemarkRow(classId, runId, r)).toList());
@@ -96,7 +96,7 @@ public class RecordService {
     }
 
     @Transactional(readOnly = true)
-    List<Remark> remarksOfPupil(UUID pupilId) {
+    List<PupilRemark> remarksOfPupil(UUID pupilId) {
         return remarks.findByPupilIdOrderByOnDayAsc(pupilId).stream()
                 .map(RemarkRow::remark)
                 .toList();

@@ -8,7 +8,7 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.data.domain.Persistable;
-import org.unrulymarble.core.record.Remark;
+import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.score.RunEvent;
 
 @Entity
@@ -32,7 +32,7 @@ class RemarkRow implements Persistable<UUID> {
 
     protected RemarkRow() {}
 
-    RemarkRow(UUID classId, UUID runId, Remark r) {
+    RemarkRow(UUID classId, UUID runId, PupilRemark r) {
         this.id = UUID.randomUUID();
         this.classId = classId;
         this.pupilId = UUID.fromString(r.pupilId());
@@ -44,8 +44,8 @@ class RemarkRow implements Persistable<UUID> {
         this.note = r.note();
     }
 
-    Remark remark() {
-        return new Remark(pupilId.toString(), onDay, ladderId, rungId, kind, note);
+    PupilRemark remark() {
+        return new PupilRemark(pupilId.toString(), onDay, ladderId, rungId, kind, note);
     }
 
     @Override

@@ -28,7 +28,7 @@ import org.unrulymarble.core.plan.ScriptWriter;
 import org.unrulymarble.core.record.Against;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.record.Remark;
+import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.RunEvent;
 import org.unrulymarble.core.score.RunLog;
@@ -344,7 +344,7 @@ public class RunService {
         List<Attempt> attempts = state.finished()
                 ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
                 : List.of();
-        List<Remark> remarks = state.finished()
+        List<PupilRemark> remarks = state.finished()
                 ? state.remarks().stream()
                         .filter(r -> r.pupilId() != null)
                         .map(r -> remark(row, sheet, r))
@@ -353,9 +353,10 @@ public class RunService {
         records.ofRun(row.id(), row.classId(), attempts, remarks);
     }
 
-    private static Remark remark(RunHead row, Sheet sheet, RunState.Remark r) {
+    private static PupilRemark remark(RunHead row, Sheet sheet, RunState.Remark r) {
         RunScript.ScriptBlock block = sheet.script().blockOf(sheet.script().segment(r.segment()));
-        return new Remark(r.pupilId(), row.onDay(), block.ladderId(), block.rungOf(r.pupilId()), r.kind(), r.note());
+        return new PupilRemark(
+                r.pupilId(), row.onDay(), block.ladderId(), block.rungOf(r.pupilId()), r.kind(), r.note());
     }
 
     private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {

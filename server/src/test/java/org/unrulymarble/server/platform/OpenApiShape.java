@@ -94,6 +94,7 @@ public class OpenApiShape {
                             "TriedShare",
                             "Variant",
                             "Dispute",
+                            "PupilRemark",
                             "RoundAgainst")),
             Map.entry("score", Set.of("RoundResult", "Attempt", "RoundAgainst")),
             Map.entry("who", Set.of("LessonView")),
@@ -107,8 +108,9 @@ public class OpenApiShape {
             Map.entry("RunEvent", Set.of("device", "note", "xCm", "yCm")),
             Map.entry("Dispute", Set.of("stands")),
             Map.entry("RoundResult", Set.of("detail")),
+            Map.entry("ScriptRung", Set.of("stairs")),
             Map.entry("Attempt", Set.of("detail")),
-            Map.entry("Remark", Set.of("ladderId", "rungId")),
+            Map.entry("PupilRemark", Set.of("ladderId", "rungId")),
             Map.entry("SideRecord", Set.of("bestTimeMs", "lastTimeMs")),
             Map.entry(
                     "RoundDetail",
@@ -151,9 +153,7 @@ public class OpenApiShape {
             Map.entry("PupilDetails", Set.of("homeSpace")),
             Map.entry("PersonDoc", Set.of("password")),
             Map.entry("ClassDoc", Set.of("helperIds")),
-            Map.entry(
-                    "ScriptBlock",
-                    Set.of("ladderId", "rungId", "measure", "note", "stairs", "calls", "attitude", "beatSec")),
+            Map.entry("ScriptBlock", Set.of("ladderId", "rungId", "measure", "note", "calls", "attitude", "beatSec")),
             Map.entry("WallMark", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs", "netHeightMark")),
             Map.entry(
                     "Rebound",

@@ -10,4 +10,5 @@ import org.unrulymarble.core.score.RunEvent;
  * @param ladderId null for what was said after free combining
  * @param note the fault's id, a {@link RunEvent.Word}, or the pupil's one word
  */
-public record Remark(String pupilId, LocalDate on, String ladderId, String rungId, RunEvent.Kind kind, String note) {}
+public record PupilRemark(
+        String pupilId, LocalDate on, String ladderId, String rungId, RunEvent.Kind kind, String note) {}

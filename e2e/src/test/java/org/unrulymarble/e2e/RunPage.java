@@ -1,0 +1,78 @@
+package org.unrulymarble.e2e;
+
+import java.util.UUID;
+import org.openqa.selenium.Keys;
+import tools.jackson.databind.JsonNode;
+
+/** The hand face of a run, as a teacher works it. */
+final class RunPage {
+
+    private final Browser browser;
+    private final Lessons lessons;
+
+    RunPage(Browser browser, Lessons lessons) {
+        this.browser = browser;
+        this.lessons = lessons;
+    }
+
+    void begin(String lessonId) {
+        browser.open("/plan/" + lessonId);
+        browser.press("Run it");
+        browser.press("Go");
+    }
+
+    /** Begins without the questions that a plan past the bell asks. */
+    void beginAnyhow(String lessonId) {
+        Object made = browser.request("POST", "/api/runs", "{\"lessonId\":\"" + lessonId + "\"}")
+                .get("body");
+        browser.open("/run/" + lessons.read((String) made).get("id").stringValue());
+        browser.press("Go");
+    }
+
+    /** Skips to the work of a turn. */
+    void toWork(int turn) {
+        browser.await("to come to work", d -> {
+            String face = browser.see("header").getText();
+            if (face.contains("Work") && face.contains("turn " + turn)) return true;
+            browser.keys(Keys.ARROW_RIGHT);
+            return null;
+        });
+    }
+
+    /** As another screen of the run would jump. */
+    void jumpTo(int segment) {
+        browser.request("POST", "/api/runs/" + id() + "/events", """
+                {"events":[{"id":"%s","kind":"NEXT","atMs":%d,"segment":%d,"offsetMs":0,"device":"other"}]}""".formatted(
+                        idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment));
+    }
+
+    private static UUID idOf(long ms) {
+        return new UUID(ms << 16 | 0x7fff, UUID.randomUUID().getLeastSignificantBits());
+    }
+
+    String hits() {
+        return browser.see("[data-testid=hits]").getText();
+    }
+
+    String unsent() {
+        return browser.see("[data-testid=unsent]").getText();
+    }
+
+    void awaitSent() {
+        browser.await("for all to be sent", d -> unsent().equals("All saved"));
+    }
+
+    void finish() {
+        browser.press("Finish");
+        browser.press("Finish and record");
+        browser.see("[data-testid=recorded]");
+    }
+
+    String id() {
+        return browser.driver().getCurrentUrl().replaceAll(".*/", "");
+    }
+
+    JsonNode run() {
+        return lessons.get("/api/runs/" + id());
+    }
+}

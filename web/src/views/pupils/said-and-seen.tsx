@@ -1,0 +1,40 @@
+import type { Ladder, PupilRecord } from "../../api/types";
+import { day, ownWord } from "../../words";
+
+const FIRST_SHOWN = 20;
+
+/** The pupil's own words and the faults that were seen, newest first. */
+export function SaidAndSeen({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
+  if (record.remarks.length === 0) return null;
+  return (
+    <section className="mt-9">
+      <h2>Said and seen</h2>
+      <ul className="mt-2">
+        {[...record.remarks]
+          .reverse()
+          .slice(0, FIRST_SHOWN)
+          .map((r, i) => {
+            const ladder = catalogue.find((l) => l.id === r.ladderId);
+            const fault = ladder?.faults.find((f) => f.id === r.note);
+            const word = r.kind === "WORD" ? ownWord[r.note as keyof typeof ownWord].full : r.note;
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: remarks are a log, never reordered
+              <li key={i} className="flex flex-wrap gap-x-3 border-b border-rule py-1">
+                <span className="clock w-28 text-soft">{day(r.on)}</span>
+                {r.kind === "FAULT" ? (
+                  <span>
+                    Seen: {fault?.seen ?? r.note}. {fault && <span className="text-soft">Cue: {fault.mend}</span>}
+                  </span>
+                ) : (
+                  <span>
+                    Said “{word}” {r.kind === "SAID" && <span className="text-soft">after free combining</span>}
+                  </span>
+                )}
+                <span className="text-soft">{ladder?.name}</span>
+              </li>
+            );
+          })}
+      </ul>
+    </section>
+  );
+}
