@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { ArrowLeft, Redo2, Undo2 } from "lucide-react";
+import { useCallback } from "react";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
 import { ownLadders } from "../../api/queries";
@@ -45,6 +46,7 @@ function Editor({ loaded }: { loaded: OwnLadder }) {
     },
   );
   const { draft, saved, problem, undo, redo } = kept;
+  const must = useCallback((field: string) => problem?.must(`ladder.${field}`), [problem]);
   return (
     <>
       <p>
@@ -66,7 +68,7 @@ function Editor({ loaded }: { loaded: OwnLadder }) {
         ladder={draft.ladder}
         used={saved.used}
         onChange={(ladder, step) => kept.change({ ladder }, step)}
-        must={(field) => problem?.must(`ladder.${field}`)}
+        must={must}
       />
       <p className="mt-6 text-sm text-soft">{deferring}</p>
     </>

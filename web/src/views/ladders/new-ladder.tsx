@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
 import type { OwnLadder } from "../../api/types";
@@ -19,6 +19,7 @@ export function NewLadder() {
   });
   const [problem, setProblem] = useState<Problem>();
   const [sending, setSending] = useState(false);
+  const must = useCallback((field: string) => problem?.must(`ladder.${field}`), [problem]);
   const keep = async () => {
     setSending(true);
     try {
@@ -58,7 +59,7 @@ export function NewLadder() {
           setLadder(next);
           sessionStorage.setItem(KEPT, JSON.stringify(next));
         }}
-        must={(field) => problem?.must(`ladder.${field}`)}
+        must={must}
       />
       <p className="mt-6 text-sm text-soft">{deferring}</p>
     </>

@@ -2,6 +2,7 @@ import type { Rung } from "../../api/types";
 import { modifier as modifierWord } from "../../words";
 import { lever, measure, onMiss, rungSides } from "../../words-ladders";
 import { Chips, type Must, Num, Pick, Words } from "./form-bits";
+import { ScoringForm } from "./scoring-form";
 
 /** One rung: what changes, what to do, what counts, what it is planned with. */
 export function RungForm({
@@ -96,6 +97,7 @@ export function RungForm({
         )}
         <span className="text-soft">leave the seconds empty where there is no clock</span>
       </p>
+      <ScoringForm rung={rung} must={must} onChange={(scoring) => set({ scoring })} />
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <strong>Pace</strong>
         <Num

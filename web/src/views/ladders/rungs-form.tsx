@@ -1,4 +1,5 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from "lucide-react";
+import { memo, useCallback, useRef } from "react";
 import type { Ladder, Rung } from "../../api/types";
 import { blankRung } from "./blank";
 import type { Must } from "./form-bits";
@@ -21,7 +22,7 @@ export function RungsForm({
     onChange(
       {
         ...ladder,
-        rungs: rungs.map((r, i) => ({ ...r, lever: i === 0 ? "START" : r.lever === "START" ? "DISTANCE" : r.lever })),
+        rungs: rungs.map((r, i) => withLever(r, i === 0 ? "START" : r.lever === "START" ? "DISTANCE" : r.lever)),
       },
       step,
     );
@@ -30,6 +31,17 @@ export function RungsForm({
     rungs.splice(to, 0, ...rungs.splice(from, 1));
     put(rungs, `move ${from} ${to}`);
   };
+  // Always the latest, from a callback that stays the same: a rung that did not change is not drawn again.
+  const latest = useRef(put);
+  latest.current = put;
+  const rungs = useRef(ladder.rungs);
+  rungs.current = ladder.rungs;
+  const changeRung = useCallback((i: number, rung: Rung, step: string) => {
+    latest.current(
+      rungs.current.map((o, n) => (n === i ? rung : o)),
+      `rung ${i} ${step}`,
+    );
+  }, []);
   return (
     <ol className="space-y-4">
       {ladder.rungs.map((r, i) => {
@@ -91,17 +103,7 @@ export function RungsForm({
                   <Trash2 size={16} aria-hidden />
                 </button>
               </div>
-              <RungForm
-                rung={r}
-                first={i === 0}
-                must={(field) => must(`rungs[${i}].${field}`)}
-                onChange={(rung, step) =>
-                  put(
-                    ladder.rungs.map((o, n) => (n === i ? rung : o)),
-                    `rung ${i} ${step}`,
-                  )
-                }
-              />
+              <OneRung rung={r} index={i} must={must} onChange={changeRung} />
             </fieldset>
           </li>
         );
@@ -109,3 +111,27 @@ export function RungsForm({
     </ol>
   );
 }
+
+/** The same object where nothing changes. */
+const withLever = (rung: Rung, lever: Rung["lever"]): Rung => (rung.lever === lever ? rung : { ...rung, lever });
+
+const OneRung = memo(function OneRung({
+  rung,
+  index,
+  must,
+  onChange,
+}: {
+  rung: Rung;
+  index: number;
+  must: Must;
+  onChange: (index: number, rung: Rung, step: string) => void;
+}) {
+  return (
+    <RungForm
+      rung={rung}
+      first={index === 0}
+      must={(field) => must(`rungs[${index}].${field}`)}
+      onChange={(r, step) => onChange(index, r, step)}
+    />
+  );
+});

@@ -80,15 +80,21 @@ export function keepHeard(heard: Heard) {
   localStorage.setItem(HEARD, JSON.stringify(heard));
 }
 
+/** Readings of the audio clock that are kept: some seconds' worth. */
+const READINGS = 41;
+
 /** Tones made here, put on the audio clock a little ahead of their time. */
 export class Sounder {
   private audio: AudioContext | undefined;
   private readonly sounded = new Set<string>();
   private tones: { stop: () => void }[] = [];
+  private readonly readings: number[] = [];
   heard: Heard = keptHeard();
 
   /** Must come from a press: browsers keep silent until then. */
   wake() {
+    // A loudspeaker that slept may have lost its place.
+    if (this.audio?.state !== "running") this.readings.length = 0;
     this.audio ??= new AudioContext();
     this.audio.resume();
   }
@@ -142,12 +148,21 @@ export class Sounder {
   /** The audio clock's time at which a sound is heard so many milliseconds from now: what the loudspeaker needs is taken off. */
   private audioTimeIn(ms: number): number {
     const audio = this.audio as AudioContext;
-    const heard = audio.getOutputTimestamp?.();
+    this.listen();
     const plain = audio.currentTime + ms / 1000;
-    if (!heard?.performanceTime || heard.contextTime === undefined) return plain;
-    const exact = heard.contextTime + (performance.now() - heard.performanceTime + ms) / 1000;
+    if (this.readings.length === 0) return plain;
+    const aheadSec = [...this.readings].sort((a, b) => a - b)[Math.floor(this.readings.length / 2)] ?? 0;
+    const exact = (performance.now() + ms) / 1000 + aheadSec;
     // A loudspeaker that is asked too late plays at once.
     return Math.abs(exact - plain) < 0.5 ? Math.max(exact, audio.currentTime) : plain;
+  }
+
+  /** Reads how far the audio clock is ahead of the page's; a single reading may be off by a whole buffer, the middle of many is not. */
+  listen() {
+    const heard = this.audio?.state === "running" ? this.audio.getOutputTimestamp?.() : undefined;
+    if (!heard?.performanceTime || heard.contextTime === undefined) return;
+    this.readings.push(heard.contextTime - heard.performanceTime / 1000);
+    if (this.readings.length > READINGS) this.readings.shift();
   }
 
   /** Everybody stops: unlike any other call, three falling sweeps. */

@@ -21,6 +21,7 @@ export function useSounds(script: RunScript, played: Played, sounder: Sounder) {
       return;
     }
     const look = () => {
+      sounder.listen();
       const at = played.at(sharedNow());
       const { segments, blocks } = script;
       // The first call of the next segment is due before that segment is on.

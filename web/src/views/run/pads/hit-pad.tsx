@@ -49,9 +49,7 @@ function Count({ taps, rung, block, hits, told }: PadProps & { hits: number }) {
   return (
     <span className="digits mt-1 text-6xl" data-testid="hits">
       {hits}
-      {block.reps ? (
-        <span className="text-3xl text-mist"> of {block.reps}</span>
-      ) : null}
+      {block.reps ? <span className="text-3xl text-mist"> of {block.reps}</span> : null}
     </span>
   );
 }

@@ -32,10 +32,17 @@ final class ClockRun {
                   const at = when;
                   const due = performance.getEntriesByName('marble-call').at(-1).detail;
                   start.call(this, when);
-                  // Looked at again when it sounds, so that a drift of the audio clock in between is seen.
-                  setTimeout(() => {
+                  // Looked at again when it sounds, so that a drift of the audio clock in between is seen. One reading of the
+                  // two clocks may be off by a buffer: the middle of the last few counts.
+                  window.readings ??= [];
+                  window.reader ??= setInterval(() => {
                     const stamp = context.getOutputTimestamp();
-                    const perf = stamp.performanceTime ? stamp.performanceTime + (at - stamp.contextTime) * 1000
+                    if (stamp.performanceTime) window.readings.push(stamp.performanceTime - stamp.contextTime * 1000);
+                    if (window.readings.length > 25) window.readings.shift();
+                  }, 100);
+                  setTimeout(() => {
+                    const middle = [...window.readings].sort((a, b) => a - b)[Math.floor(window.readings.length / 2)];
+                    const perf = middle !== undefined ? middle + at * 1000
                       : performance.now() + (at - context.currentTime) * 1000;
                     window.heard.push(performance.timeOrigin + perf - due);
                   }, Math.max(0, (at - context.currentTime) * 1000));

@@ -26,7 +26,7 @@ import org.unrulymarble.e2e.MarbleServer;
 public final class ServerBench {
 
     private static final Set<String> PARTS = new TreeSet<>(
-            List.of("bundle", "starts", "plan", "drags", "findings", "clock", "load", "load-kills", "kills"));
+            List.of("bundle", "starts", "plan", "drags", "findings", "clock", "pads", "load", "load-kills", "kills"));
     private static final int KILLS = 20;
     private static final int CHANGES = 40;
 
@@ -47,6 +47,7 @@ public final class ServerBench {
             if (parts.contains("plan")) planChanges(browser);
             if (parts.contains("drags")) drags(browser);
             if (parts.contains("findings")) findings(server, browser);
+            if (parts.contains("pads")) PadBench.run(browser);
             if (parts.contains("clock")) ClockRun.run(browser);
             if (parts.contains("load") || parts.contains("load-kills"))
                 new LoadBench(server).run(parts.contains("load-kills"));
