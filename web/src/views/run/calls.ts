@@ -82,6 +82,7 @@ export function keepHeard(heard: Heard) {
 
 /** Readings of the audio clock that are kept: some seconds' worth. */
 const READINGS = 41;
+const STARTED_SEC = 0.5;
 
 /** Tones made here, put on the audio clock a little ahead of their time. */
 export class Sounder {
@@ -160,7 +161,8 @@ export class Sounder {
   /** Reads how far the audio clock is ahead of the page's; a single reading may be off by a whole buffer, the middle of many is not. */
   listen() {
     const heard = this.audio?.state === "running" ? this.audio.getOutputTimestamp?.() : undefined;
-    if (!heard?.performanceTime || heard.contextTime === undefined) return;
+    // A loudspeaker that has only just begun does not know its place yet.
+    if (!heard?.performanceTime || heard.contextTime === undefined || heard.contextTime < STARTED_SEC) return;
     this.readings.push(heard.contextTime - heard.performanceTime / 1000);
     if (this.readings.length > READINGS) this.readings.shift();
   }

@@ -103,7 +103,7 @@ export function Collect({
                 for (const r of rounds)
                   for (const crew of turn.crews.filter(here))
                     for (const pupilId of askedOf(block, played, r, crew))
-                      if (!resultOf(run, played, counts, r, crew, pupilId))
+                      if (!resultOf(run.sheet.script, played, counts, r, crew, pupilId))
                         tell(r, crew, pupilId, block.reps ?? 0, null);
               }}
             >
@@ -150,7 +150,7 @@ export function Collect({
                       key={`${r}/${played.take(r)}/${pupilId}`}
                       label={`${whose}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
                       side={asked.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
-                      known={resultOf(run, played, counts, r, crew, pupilId)}
+                      known={resultOf(run.sheet.script, played, counts, r, crew, pupilId)}
                       own={againstOwn(
                         before.data?.find((b) => b.segment === r && b.pupilId === pupilId),
                         crew.workers.length > 1 && asked.length === 1,

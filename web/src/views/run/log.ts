@@ -26,6 +26,8 @@ export class Played {
   readonly finished: boolean;
   /** Everybody was stopped, and nobody said go since. */
   readonly stopped: boolean;
+  /** Whether the wall shows what was scored. */
+  readonly scoresOnWall: boolean;
   /** Pupils who are put aside now. */
   readonly away = new Set<string>();
   /** Pupils who were put on another rung, from a segment on. */
@@ -42,9 +44,11 @@ export class Played {
     let anchor: Anchor = { segment: 0, offsetMs: 0, atMs: 0, playing: false };
     let finished = false;
     let stopped = false;
+    let scoresOnWall = false;
     for (const e of events) {
       if (e.kind === "STOP_ALL") stopped = true;
       else if (e.kind === "GO") stopped = false;
+      else if (e.kind === "SCORES_ON" || e.kind === "SCORES_OFF") scoresOnWall = e.kind === "SCORES_ON";
       else if (e.kind === "AWAY") this.away.add(e.pupilId ?? "");
       else if (e.kind === "HERE") this.away.delete(e.pupilId ?? "");
       else if (e.kind === "RUNG")
@@ -65,6 +69,7 @@ export class Played {
     this.anchor = anchor;
     this.finished = finished;
     this.stopped = stopped;
+    this.scoresOnWall = scoresOnWall;
   }
 
   at(nowMs: number): Position {

@@ -13,6 +13,6 @@ export function missingIn(run: Run, round: number, played: Played, counts: Map<s
   for (const r of roundsOfTurn(segments, round))
     for (const crew of turn.crews)
       for (const pupilId of askedOf(block, played, r, crew))
-        if (!resultOf(run, played, counts, r, crew, pupilId)) missing++;
+        if (!resultOf(run.sheet.script, played, counts, r, crew, pupilId)) missing++;
   return missing;
 }

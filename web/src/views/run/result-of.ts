@@ -1,4 +1,4 @@
-import type { Challenge, Crew, Run } from "../../api/types";
+import type { Challenge, Crew, Run, RunScript } from "../../api/types";
 import { type Played, type Tally, tallyKey } from "./log";
 import { type ScriptBlock, type ScriptRung, scored, sidePoints } from "./scored";
 
@@ -34,14 +34,14 @@ export type Known = { score: number; timeMs: number | null; told: boolean };
 
 /** The result that is known of a pupil in a round so far: the number told, else what the taps come to; null for none. */
 export function resultOf(
-  run: Run,
+  script: RunScript,
   played: Played,
   counts: Map<string, Tally>,
   round: number,
   crew: Crew,
   pupilId: string,
 ): Known | null {
-  const { segments, blocks } = run.sheet.script;
+  const { segments, blocks } = script;
   const block = blocks[segments[round]?.block ?? -1];
   if (!block) return null;
   const take = played.take(round);

@@ -275,6 +275,14 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         <Aside run={run} away={played.away} record={on.record} />
         <WallLink runId={run.id}>
           <HeardChoice sounder={sounder.current} />
+          <button
+            type="button"
+            className="btn btn-small"
+            aria-pressed={played.scoresOnWall}
+            onClick={() => on.record(played.scoresOnWall ? "SCORES_OFF" : "SCORES_ON")}
+          >
+            Scores on the wall {played.scoresOnWall ? "on" : "off"}
+          </button>
         </WallLink>
         <span className="ml-auto flex items-center gap-4">
           <span role="status" className="text-mist" data-testid="unsent">

@@ -57,7 +57,8 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
                 </p>
               )}
               <p className="text-mist">
-                It shows clock, cue and first names, no score, and works only while this run goes on.
+                It shows clock, cue and first names, no score unless you switch it on, and works only while this run
+                goes on.
               </p>
             </div>
           </div>

@@ -1,9 +1,20 @@
-import type { WallFace } from "../../api/types";
+import type { Crew, WallFace } from "../../api/types";
 
 type Block = WallFace["script"]["blocks"][number];
 
 /** Who works, who counts, and what those do who wait: first names only. */
-export function WallTurn({ wall, block, turn }: { wall: WallFace; block: Block; turn: number }) {
+export function WallTurn({
+  wall,
+  block,
+  turn,
+  scoreOf,
+}: {
+  wall: WallFace;
+  block: Block;
+  turn: number;
+  /** null while there is none, or where the teacher wants none shown */
+  scoreOf: (crew: Crew, pupilId: string) => number | null;
+}) {
   const now = block.turns[turn];
   if (!now || block.kind !== "TASK") return null;
   const name = (id: string) => wall.names[id] ?? "?";
@@ -16,6 +27,7 @@ export function WallTurn({ wall, block, turn }: { wall: WallFace; block: Block; 
           <li key={crew.spot}>
             <span className="clock text-mist">{crew.spot + 1}</span>{" "}
             <strong>{crew.workers.map(name).join(" & ")}</strong>
+            <Score of={scoreOf(crew, crew.workers[0] ?? "")} />
             {crew.helpers.length > 0 && <span className="text-mist"> {crew.helpers.map(name).join(", ")} counts</span>}
           </li>
         ))}
@@ -28,3 +40,6 @@ export function WallTurn({ wall, block, turn }: { wall: WallFace; block: Block; 
     </div>
   );
 }
+
+const Score = ({ of }: { of: number | null }) =>
+  of === null ? null : <span className="digits ml-2 text-[1.2em] text-[#e0b84a]">{of}</span>;

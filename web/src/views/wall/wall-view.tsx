@@ -9,7 +9,8 @@ import { calledNow } from "../run/called";
 import { CalledWord } from "../run/called-word";
 import { callNow, callsOf, Sounder } from "../run/calls";
 import { kindWord } from "../run/face";
-import { Played, roundAt, standing } from "../run/log";
+import { Played, roundAt, roundsOfTurn, standing, type Tally, tallies } from "../run/log";
+import { resultOf } from "../run/result-of";
 import { runLane } from "../run/run-lane";
 import { heardClock } from "../run/shared-clock";
 import { StopAll } from "../run/stop-all";
@@ -89,6 +90,14 @@ function OfRun({ code }: { code: string }) {
   useStream(wall ? `/api/wall/${encodeURIComponent(code)}/stream` : undefined, merge, () => {});
   const events = useMemo(() => standing(log), [log]);
   const played = useMemo(() => (wall ? new Played(wall.script, events) : undefined), [wall, events]);
+  const counts = useMemo(() => tallies(events), [events]);
+  // What was scored before the teacher wanted it here has not been heard yet.
+  const { scoresOnWall } = played ?? {};
+  const knows = useRef(false);
+  useEffect(() => {
+    if (scoresOnWall && !knows.current) load();
+    knows.current = !!scoresOnWall;
+  }, [scoresOnWall, load]);
   if (problem && !wall)
     return problem.status === 404 ? (
       <Ask wrong={`No run goes on under the code ${code}.`} />
@@ -101,10 +110,20 @@ function OfRun({ code }: { code: string }) {
       </p>
     );
   if (!wall || !played) return <Loading what="the wall face" />;
-  return <Face wall={wall} played={played} begun={events.some((e) => e.kind === "GO")} />;
+  return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.kind === "GO")} />;
 }
 
-function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: boolean }) {
+function Face({
+  wall,
+  played,
+  counts,
+  begun,
+}: {
+  wall: WallFace;
+  played: Played;
+  counts: Map<string, Tally>;
+  begun: boolean;
+}) {
   const { segments, blocks } = wall.script;
   const now = useNow(played.anchor.playing);
   const sounder = useRef(new Sounder());
@@ -159,7 +178,19 @@ function Face({ wall, played, begun }: { wall: WallFace; played: Played; begun: 
           {ladder && !called && <p className="mt-4 text-[clamp(1.2rem,2.2vw,2.4rem)]">{ladder.cues.join(" · ")}</p>}
         </div>
       </div>
-      {turnSegment && block && <WallTurn wall={wall} block={block} turn={turnSegment.turn} />}
+      {turnSegment && block && (
+        <WallTurn
+          wall={wall}
+          block={block}
+          turn={turnSegment.turn}
+          scoreOf={(crew, pupilId) => {
+            if (!played.scoresOnWall) return null;
+            const rounds = roundsOfTurn(segments, turnSegment.index).reverse();
+            const results = rounds.map((r) => resultOf(wall.script, played, counts, r, crew, pupilId));
+            return results.find((r) => r !== null)?.score ?? null;
+          }}
+        />
+      )}
       <Lane
         blocks={runLane(wall.script, wall.ladders)}
         totalSec={endSec(wall)}

@@ -159,6 +159,18 @@ class RunApiTest {
         hand.await("\"STOP_ALL\"");
         wall.await("\"STOP_ALL\"");
         assertThat(wall.text()).doesNotContain("HIT");
+
+        // Only when the teacher wants it there; what was said of a child never goes up.
+        send(event("SCORES_ON", "\"segment\":null"));
+        wall.await("\"SCORES_ON\"");
+        String said = "\"segment\":%d,\"pupilId\":\"%s\",\"note\":\"%s\"";
+        send(event("WORD", said.formatted(round, worker, "TOO_HARD")), hits(1));
+        wall.await("\"HIT\"");
+        assertThat(wall.text()).doesNotContain("TOO_HARD");
+        assertThat(api.get("/api/wall/" + code).text()).contains("\"HIT\"").doesNotContain("TOO_HARD");
+        send(event("SCORES_OFF", "\"segment\":null"));
+        wall.await("\"SCORES_OFF\"");
+        assertThat(api.get("/api/wall/" + code).text()).doesNotContain("\"HIT\"");
         finish();
     }
 

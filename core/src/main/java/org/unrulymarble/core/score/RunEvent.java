@@ -81,6 +81,9 @@ public record RunEvent(
         TRIAL,
         /** Where two devices counted the same pupil in the same round: whose count stands. */
         STANDS,
+        /** Whether the wall shows what was scored. */
+        SCORES_ON,
+        SCORES_OFF,
         TAKE_BACK,
         FINISH;
 

@@ -46,6 +46,7 @@ public final class RunLog {
         Set<String> away = new TreeSet<>();
         List<RunState.Remark> remarks = new ArrayList<>();
         boolean stopped = false;
+        boolean scoresOnWall = false;
         for (RunEvent e : inOrder) {
             switch (e.kind()) {
                 case GO, HOLD, STOP_ALL -> {
@@ -84,6 +85,7 @@ public final class RunLog {
                     clock = new RunClock(end.segment(), end.offsetMs(), e.atMs(), false, clock.addedSec());
                     finished = true;
                 }
+                case SCORES_ON, SCORES_OFF -> scoresOnWall = e.kind() == RunEvent.Kind.SCORES_ON;
                 case TAKE_BACK -> {
                     // Already left out by standing().
                 }
@@ -99,6 +101,7 @@ public final class RunLog {
                 touchesPerPupil(results),
                 Set.copyOf(away),
                 disputes(tallies, dropped),
+                scoresOnWall,
                 List.copyOf(remarks));
     }
 

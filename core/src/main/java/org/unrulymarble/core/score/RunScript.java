@@ -78,6 +78,33 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             steps = steps == null ? List.of() : List.copyOf(steps);
         }
 
+        /** Without who is on which rung. */
+        ScriptBlock withoutOwnRungs() {
+            return new ScriptBlock(
+                    kind,
+                    ladderId,
+                    rungId,
+                    Map.of(),
+                    modifiers,
+                    measure,
+                    rungs,
+                    choose,
+                    calls,
+                    attitude,
+                    beatSec,
+                    tryFirst,
+                    sides,
+                    reps,
+                    workSec,
+                    counted,
+                    optionalLast,
+                    steps,
+                    note,
+                    meanwhileLadderId,
+                    meanwhileRungId,
+                    turns);
+        }
+
         public String rungOf(String pupilId) {
             return rungOf.getOrDefault(pupilId, rungId);
         }
@@ -116,6 +143,12 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
 
     /** Who is at one spot in one turn. {@code spot} from 0. */
     public record Crew(int spot, List<String> workers, List<String> helpers) {}
+
+    /** For a wall that everybody reads: without who is on which rung. */
+    public RunScript withoutOwnRungs() {
+        return new RunScript(
+                segments, blocks.stream().map(ScriptBlock::withoutOwnRungs).toList());
+    }
 
     public Segment segment(int index) {
         return segments.get(index);

@@ -12,6 +12,7 @@ import java.util.Set;
  * @param results one for each pupil, round and take that has any count, in the order of the script
  * @param away pupils who are put aside now
  * @param disputes counts of the same pupil in the same round by several devices, never added up; settled ones stay readable
+ * @param scoresOnWall whether the wall shows what was scored
  * @param remarks faults seen and pupils' own words, in order
  */
 public record RunState(
@@ -22,6 +23,7 @@ public record RunState(
         int touchesPerPupil,
         Set<String> away,
         List<Dispute> disputes,
+        boolean scoresOnWall,
         List<Remark> remarks) {
 
     /**

@@ -37,7 +37,7 @@ final class ClockRun {
                   window.readings ??= [];
                   window.reader ??= setInterval(() => {
                     const stamp = context.getOutputTimestamp();
-                    if (stamp.performanceTime) window.readings.push(stamp.performanceTime - stamp.contextTime * 1000);
+                    if (stamp.performanceTime && stamp.contextTime > 0.5) window.readings.push(stamp.performanceTime - stamp.contextTime * 1000);
                     if (window.readings.length > 25) window.readings.shift();
                   }, 100);
                   setTimeout(() => {

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -65,6 +66,9 @@ public class RunService {
             return size() > SHEETS_KEPT;
         }
     };
+
+    /** Runs whose wall shows what was scored, as far as a wall is open. */
+    private final Set<UUID> scoresOnWall = ConcurrentHashMap.newKeySet();
 
     private final Hearing hearing = new Hearing();
     private final GroupCommit<Append> appends = new GroupCommit<>("run-appends", this::write);
@@ -228,8 +232,28 @@ public class RunService {
                     record(head, sheet(runId));
             });
         });
+        told.forEach((runId, added) -> {
+            if (added.stream().anyMatch(RunService::changesWall)) learnWall(runId);
+        });
         // Nobody hears of what might still be undone.
         told.forEach(streams::tell);
+    }
+
+    private static boolean changesWall(RunEvent e) {
+        return e.kind() == RunEvent.Kind.SCORES_ON
+                || e.kind() == RunEvent.Kind.SCORES_OFF
+                || e.kind() == RunEvent.Kind.TAKE_BACK;
+    }
+
+    private void learnWall(UUID runId) {
+        boolean shown = new RunLog(sheet(runId).script()).add(log(runId)).fold().scoresOnWall();
+        if (shown) scoresOnWall.add(runId);
+        else scoresOnWall.remove(runId);
+    }
+
+    /** Whether the wall of a run that was opened here may hear what is scored. */
+    boolean scoresOnWall(UUID runId) {
+        return scoresOnWall.contains(runId);
     }
 
     @PreDestroy
@@ -322,8 +346,10 @@ public class RunService {
     /** @throws NotFound for a code that no run has, or whose run is over */
     @Transactional(readOnly = true)
     Run onTheWall(String code) {
-        return run(runs.findByWallCodeAndFinishedFalse(code.toUpperCase(Locale.ROOT))
+        Run run = run(runs.findByWallCodeAndFinishedFalse(code.toUpperCase(Locale.ROOT))
                 .orElseThrow(NotFound::new));
+        if (run.state().scoresOnWall()) scoresOnWall.add(run.id());
+        return run;
     }
 
     private static void check(List<RunEvent> sent, RunScript script) {

@@ -53,15 +53,19 @@ class WallController {
                 run.sheet().minutes(),
                 firstNames(run.sheet().pupils()),
                 run.sheet().ladders(),
-                run.sheet().script(),
-                run.log().stream().filter(WallController::forTheWall).toList(),
+                run.state().scoresOnWall()
+                        ? run.sheet().script()
+                        : run.sheet().script().withoutOwnRungs(),
+                run.log().stream()
+                        .filter(e -> forTheWall(e, run.state().scoresOnWall()))
+                        .toList(),
                 run.nowMs());
     }
 
     @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable String code, HttpServletRequest request) {
         UUID id = run(code, request).id();
-        return streams.listen(id, () -> runs.log(id), WallController::forTheWall);
+        return streams.listen(id, () -> runs.log(id), e -> forTheWall(e, runs.scoresOnWall(id)));
     }
 
     /** Guessing codes is slowed down; a wall that is let in is not. */
@@ -72,11 +76,12 @@ class WallController {
         return run;
     }
 
-    /** What moves the clock or takes such a move back; nothing that anybody scored. */
-    private static boolean forTheWall(RunEvent e) {
+    /** What moves the clock or takes such a move back; what anybody scored only where the teacher wants it there. Never what was said of a child. */
+    private static boolean forTheWall(RunEvent e, boolean scores) {
         return switch (e.kind()) {
-            case HIT, MISS, COLLECT, AWAY, HERE, FAULT, WORD, STANDS -> false;
-            default -> true;
+            case GO, HOLD, STOP_ALL, AGAIN, NEXT, BACK, EXTEND, TAKE_BACK, FINISH, SCORES_ON, SCORES_OFF -> true;
+            case HIT, MISS, LANDED, START, SPLIT, STOP, ENDED, COLLECT, STANDS, RUNG -> scores;
+            default -> false;
         };
     }
 
