@@ -6,6 +6,7 @@ import type {
   Family,
   Ladder,
   LessonPlan,
+  Mark,
   RoundAgainst,
   RoundResult,
   Rung,
@@ -248,8 +249,9 @@ export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string 
 
 /** "best 20 in 40 s, last 17 in 40 s" */
 export function bestAndLast(s: Challenge["sides"][number], rung: Rung | undefined): string {
-  const best = score({ score: s.best, tries: null, workSec: s.bestWorkSec, timeMs: s.bestTimeMs }, rung);
-  const last = score({ score: s.last, tries: null, workSec: s.lastWorkSec, timeMs: s.lastTimeMs }, rung);
+  const told = (m: Mark) => score({ ...m, tries: null }, rung);
+  const best = told(s.best);
+  const last = told(s.last);
   return `best ${best}, last ${last}`;
 }
 

@@ -13,6 +13,7 @@ import type {
   Person,
   Planning,
   PupilRecord,
+  ReadinessView,
   RoundAgainst,
   Run,
   RunLine,
@@ -119,4 +120,10 @@ export const reckoning = <A>(name: string, ask: unknown) =>
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 30_000,
     retry: false,
+  });
+
+export const readiness = (classId: string) =>
+  queryOptions({
+    queryKey: ["readiness", classId],
+    queryFn: () => api<ReadinessView>("GET", `/classes/${classId}/readiness`),
   });

@@ -82,3 +82,11 @@ export type BowlingSheet = Schemas["BowlingSheet"];
 export type ZoneBall = Schemas["ZoneBall"];
 
 type RoundSide = Attempt["side"];
+export type Advice = Schemas["Advice"];
+export type SideAdvice = Schemas["SideAdvice"];
+export type Found = Schemas["Found"];
+export type Readiness = Schemas["Readiness"];
+export type ReadinessView = Schemas["ReadinessView"];
+export type Mark = Schemas["Mark"];
+export type Correction = Schemas["Correction"];
+export type Tried = Schemas["Tried"];

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery, lessons } from "../../api/queries";
-import type { Ladder, LessonView, Rung } from "../../api/types";
+import type { Block, Ladder, LessonView, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
@@ -13,20 +13,42 @@ import { draftOf } from "../plan/use-plan";
 
 /** Puts a rung at the end of one of the class's lessons and goes there. */
 export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
+  return (
+    <BlockToPlan
+      label="Put it in a plan"
+      className="btn btn-main"
+      title={`Put “${rung.name}” in a plan`}
+      block={() => newBlock(ladder, rung)}
+    />
+  );
+}
+
+/** A button that asks for a lesson, puts a block at its end and goes there. */
+export function BlockToPlan({
+  label,
+  title,
+  className,
+  block,
+}: {
+  label: string;
+  title: string;
+  className: string;
+  block: () => Block;
+}) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className="btn btn-main" onClick={() => setOpen(true)}>
-        Put it in a plan
+      <button type="button" className={className} onClick={() => setOpen(true)}>
+        {label}
       </button>
-      <Sheet title={`Put “${rung.name}” in a plan`} open={open} onOpenChange={setOpen}>
-        <Lessons ladder={ladder} rung={rung} />
+      <Sheet title={title} open={open} onOpenChange={setOpen}>
+        <Lessons block={block} />
       </Sheet>
     </>
   );
 }
 
-function Lessons({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
+function Lessons({ block }: { block: () => Block }) {
   const { chosen } = useChosenClass();
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -38,7 +60,7 @@ function Lessons({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
     try {
       const before = await api<LessonView>("GET", `/lessons/${id}`);
       const draft = draftOf(before);
-      const blocks = [...draft.lesson.blocks, newBlock(ladder, rung)];
+      const blocks = [...draft.lesson.blocks, block()];
       const after = await api<LessonView>("PUT", `/lessons/${id}`, {
         ...draft,
         version: before.version,

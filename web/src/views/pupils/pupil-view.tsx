@@ -2,11 +2,16 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { ladders, pupilRecord } from "../../api/queries";
-import type { Ladder, PupilRecord } from "../../api/types";
+import type { Advice, Challenge, Ladder, PupilRecord } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, countedBy, day, gate, modifier, score, side } from "../../words";
+import { AdviceBox } from "./advice-box";
+import { Correct } from "./correct";
+import { LadderChart } from "./ladder-chart";
 import { SaidAndSeen } from "./said-and-seen";
+import { TypeIn } from "./type-in";
+import { Refused, useSend } from "./use-send";
 
 const FIRST_SHOWN = 60;
 
@@ -46,7 +51,12 @@ export function PupilView() {
           </p>
           <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
             {tried.map((l) => (
-              <LadderOf key={l.id} ladder={l} record={record.data} />
+              <LadderOf
+                key={l.id}
+                ladder={l}
+                record={record.data}
+                advice={record.data.advice.find((a) => a.ladderId === l.id)}
+              />
             ))}
           </div>
           <Attempts record={record.data} catalogue={catalogue.data} />
@@ -57,7 +67,7 @@ export function PupilView() {
   );
 }
 
-function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
+function LadderOf({ ladder, record, advice }: { ladder: Ladder; record: PupilRecord; advice: Advice | undefined }) {
   return (
     <section className="border-t-4 pt-2" style={{ borderColor: familyColour[ladder.family] }}>
       <h2 className="flex items-center gap-2">
@@ -69,7 +79,7 @@ function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
           return (
             <li key={r.id} className="py-1.5">
               <span className={mine.length ? "font-semibold" : "text-soft"}>
-                {i + 1} {r.name}
+                {advice?.rungId === r.id && mine.length > 0 && <Stands />} {i + 1} {r.name}
               </span>
               {mine.length === 0 && <span className="text-soft"> · not tried</span>}
               {mine.map((c) => (
@@ -83,9 +93,10 @@ function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
                     <span className="text-soft">gate {gate(r)} · </span>
                   )}
                   {c.sides
-                    .map((s) => {
+                    .map((s, i) => {
                       const which = s.side === "NONE" || s.side === "STRONG" ? "" : `${side[s.side]} `;
-                      return `${which}${bestAndLast(s, r)}`;
+                      const same = c.sides.findIndex((o) => o.side === s.side) === i;
+                      return `${which}${bestAndLast(s, r)}${gained(s)}${same ? "" : ` (${otherKind(s)}: not compared)`}`;
                     })
                     .join(" · ")}
                 </span>
@@ -94,7 +105,24 @@ function LadderOf({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
           );
         })}
       </ol>
+      {advice && <AdviceBox advice={advice} ladder={ladder} record={record} />}
+      {advice && <LadderChart ladder={ladder} record={record} advice={advice} />}
     </section>
+  );
+}
+
+/** Growth against one's own first round. */
+function gained(s: Challenge["sides"][number]): string {
+  return s.gain !== null && s.gain >= 0.05 && s.rounds > 1
+    ? `, ${Math.round(s.gain * 100)} % better than the first`
+    : "";
+}
+
+/** What sets a result apart from the latest ones. */
+function otherKind(s: Challenge["sides"][number]): string {
+  return (
+    [s.joint && "together", s.ball, s.distanceM !== null && `${s.distanceM} m`, s.target].filter(Boolean).join(", ") ||
+    "done another way"
   );
 }
 
@@ -103,13 +131,16 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
   const shown = all ? record.attempts : record.attempts.slice(0, FIRST_SHOWN);
   return (
     <section className="mt-9">
-      <h2>Every attempt, newest first</h2>
+      <div className="flex flex-wrap items-center gap-3">
+        <h2>Every attempt, newest first</h2>
+        <TypeIn record={record} ladders={catalogue} />
+      </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
       <section className="relative mt-2 overflow-x-auto" tabIndex={0} aria-label="Attempts">
         <table className="w-full border-collapse text-[0.95rem]" data-testid="attempts">
           <thead>
             <tr className="border-b-[3px] border-ink text-left">
-              {["Day", "Task", "Side", "Set", "Score", "Missed", "Ball", "Space", "Counted by"].map((h) => (
+              {["Day", "Task", "Side", "Set", "Score", "Missed", "Ball", "Space", "Counted by", ""].map((h) => (
                 <th key={h} scope="col" className="py-1.5 pr-4">
                   {h}
                 </th>
@@ -117,12 +148,13 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
             </tr>
           </thead>
           <tbody>
-            {shown.map(({ attempt: a, metGate, jointWithNames }, i) => {
+            {shown.map((tried) => {
+              const { attempt: a, metGate, jointWithNames } = tried;
+              const corrections = record.corrections.filter((c) => c.attemptId === a.id);
               const ladder = catalogue.find((l) => l.id === a.ladderId);
               const rung = ladder?.rungs.find((r) => r.id === a.rungId);
               return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: attempts are a log, never reordered
-                <tr key={i} className="border-b border-rule">
+                <tr key={a.id} className={`border-b border-rule ${tried.struck ? "text-soft line-through" : ""}`}>
                   <td className="clock py-1 pr-4 whitespace-nowrap">{day(a.on)}</td>
                   <td className="pr-4">
                     {ladder?.name}, {rung?.name.toLowerCase()}
@@ -143,9 +175,24 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
                   <td className="clock pr-4">{a.misses ?? "–"}</td>
                   <td className="pr-4">{a.ball ?? "–"}</td>
                   <td className="pr-4">{a.space}</td>
-                  <td className="pr-4">
+                  <td className="pr-4 no-underline">
                     {countedBy[a.countedBy]}
+                    {a.where === "HOME" && ", at home"}
+                    {!a.confirmed && ", not confirmed"}
                     {jointWithNames.length > 0 && `, together with ${jointWithNames.join(", ")}`}
+                    {corrections.map((c) => (
+                      <span key={c.at} className="block text-sm text-soft">
+                        {c.struck ? "struck out" : `was ${figures(c.before)}`}, {c.by}: “{c.reason}”
+                      </span>
+                    ))}
+                  </td>
+                  <td className="whitespace-nowrap print:hidden">
+                    <Correct
+                      key={`${a.id}/${a.score}/${tried.struck}`}
+                      tried={tried}
+                      what={`${ladder?.name}, ${day(a.on)}`}
+                    />{" "}
+                    {!a.confirmed && <Confirm id={a.id} />}
                   </td>
                 </tr>
               );
@@ -161,3 +208,26 @@ function Attempts({ record, catalogue }: { record: PupilRecord; catalogue: Ladde
     </section>
   );
 }
+
+const figures = (f: { score: number; hits: number | null; misses: number | null }) =>
+  `${f.score}${f.misses === null ? "" : ` (${f.misses} missed)`}`;
+
+/** One press makes a result from home count in full. */
+function Confirm({ id }: { id: string }) {
+  const { send, problem } = useSend();
+  return (
+    <>
+      <button type="button" className="text-sm underline" onClick={() => send("POST", `/attempts/${id}/confirm`)}>
+        confirm
+      </button>
+      <Refused problem={problem} fields={{}} />
+    </>
+  );
+}
+
+/** The marble at the rung where the pupil stands. */
+const Stands = () => (
+  <svg viewBox="0 0 12 12" className="mr-1 inline size-3.5" role="img" aria-label="stands here">
+    <circle cx="6" cy="6" r="4.500" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="2.500" />
+  </svg>
+);

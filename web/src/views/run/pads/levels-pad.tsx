@@ -6,14 +6,14 @@ const LEAST_SHOWN = 8;
 /** A record of levels, such as claps: press the level that was made. */
 export function LevelsPad({ who, taps, told, open, best, tap }: PadProps) {
   const record = highest(taps);
-  const shown = Math.max(LEAST_SHOWN, told.gate.reach + 4, record + 2, (best?.best ?? 0) + 2);
+  const shown = Math.max(LEAST_SHOWN, told.gate.reach + 4, record + 2, (best?.best.score ?? 0) + 2);
   return (
     <>
       <MissStrip who={who} misses={missesIn(taps)} open={open} onTap={() => tap("MISS")} />
       <div className="flex min-w-0 flex-1 flex-col gap-1 p-3">
         <p className="flex items-baseline gap-3">
           <span className="flex-1 text-lg font-semibold">{who}</span>
-          <span className="text-mist">{best ? `to beat ${best.best}` : "first time"}</span>
+          <span className="text-mist">{best ? `to beat ${best.best.score}` : "first time"}</span>
         </p>
         <p className="digits text-5xl" data-testid="level">
           {record}

@@ -14,7 +14,7 @@ export function NumbersPad({ who, taps, rung, block, spot, open, best, tap }: Pa
       <div className="flex min-w-0 flex-1 flex-col gap-1.5 p-3">
         <p className="flex items-baseline gap-3">
           <span className="flex-1 text-lg font-semibold">{who}</span>
-          {best && <span className="text-mist">to beat {best.best}</span>}
+          {best && <span className="text-mist">to beat {best.best.score}</span>}
         </p>
         <p className="flex items-baseline gap-3">
           <span className="digits text-5xl" data-testid="goes">

@@ -77,7 +77,7 @@ export function RingsPad({ who, taps, rung, block, open, best, tap }: PadProps) 
         <span className="text-mist">
           {taps.length} {block.reps ? `of ${block.reps} ` : ""}thrown,{" "}
           {missesIn(taps) + taps.filter((t) => t.kind === "LANDED" && ringPoints(t, rings) === 0).length} outside
-          {best && ` · to beat ${best.best}`}
+          {best && ` · to beat ${best.best.score}`}
         </span>
         <span className="mt-auto text-sm text-mist">Tap where it landed, or only the ring:</span>
         <span className="flex flex-wrap gap-1">

@@ -17,7 +17,7 @@ export function SpotsPad({ who, taps, rung, open, best, tap }: PadProps) {
       >
         <span className="digits mt-1 text-5xl" data-testid="hits">
           {hitsIn(taps)}
-          {best && <span className="text-xl text-mist"> to beat {best.best}</span>}
+          {best && <span className="text-xl text-mist"> to beat {best.best.score}</span>}
         </span>
         <svg viewBox="-110 -14 220 124" className="mt-auto h-24 w-full" aria-hidden>
           <circle r="10" fill="none" stroke="#f08cc6" strokeWidth="4" />

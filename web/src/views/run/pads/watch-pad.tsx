@@ -19,7 +19,7 @@ export function WatchPad({ who, taps, rung, open, running, workedMs, best, tap }
     else tap("STOP", { offsetMs });
   };
   const act = !on ? "start" : n !== null ? `one more done, ${w.splits} of ${n}` : held ? "dropped" : "stop";
-  const toBeat = best && (best.bestTimeMs ? seconds(best.bestTimeMs) : `${best.best} s`);
+  const toBeat = best && (best.best.timeMs ? seconds(best.best.timeMs) : `${best.best.score} s`);
   return (
     <>
       <MainField who={who} label={`${act}${nowMs === null ? "" : `, ${seconds(nowMs)}`}`} open={open} onTap={press}>

@@ -22,8 +22,13 @@ public record Share(double share, double low, double high) {
     }
 
     public static Share of(ShareAsk ask) {
-        BetaDistribution rate = new BetaDistribution(1.0 + ask.hits(), 1.0 + ask.misses());
-        double tail = (1 - ask.sure()) / 2;
+        return weighted(ask.hits(), ask.misses(), ask.sure());
+    }
+
+    /** The same of tries that count for less than one each. */
+    public static Share weighted(double hits, double misses, double sure) {
+        BetaDistribution rate = new BetaDistribution(1 + hits, 1 + Math.max(0, misses));
+        double tail = (1 - sure) / 2;
         return new Share(
                 rate.getNumericalMean(),
                 rate.inverseCumulativeProbability(tail),

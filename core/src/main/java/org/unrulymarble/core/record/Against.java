@@ -19,12 +19,7 @@ public record Against(Attempt best, Attempt last, boolean newBest, boolean metGa
     /** @param before attempts of anybody on anything, in any order; only like is compared with like */
     public static Against of(Attempt now, List<Attempt> before, Rung rung) {
         List<Attempt> like = before.stream()
-                .filter(a -> !a.trial()
-                        && a.pupilId().equals(now.pupilId())
-                        && a.ladderId().equals(now.ladderId())
-                        && a.rungId().equals(now.rungId())
-                        && a.modifiers().equals(now.modifiers())
-                        && a.side() == now.side())
+                .filter(a -> !a.trial() && a.kindred().equals(now.kindred()))
                 .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
                 .toList();
         boolean met = Challenge.met(rung, now);

@@ -2,8 +2,8 @@ package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,7 +18,7 @@ import org.unrulymarble.core.score.Side;
  *
  * @param modifiers empty for the rung as it is; with modifiers it is a challenge of its own
  * @param completedOn the day on which the gate was met, on a two-sided rung by the second side; null if it was not yet
- * @param sides best and last of each side that was tried
+ * @param sides of each side that was tried, and of each ball, distance and target that it was tried with; the latest first
  * @param rounds how many rounds
  * @param tries tries that were counted one by one, hits and misses
  */
@@ -33,26 +33,40 @@ public record Challenge(
         int tries) {
 
     /**
-     * @param best the best round; counts in times of different length are compared as rates, and the best keeps its own length
-     * @param bestWorkSec length of the best round, or null if it was not by the clock
-     * @param lastWorkSec length of the last round, or null if it was not by the clock
-     * @param bestTimeMs,lastTimeMs where a watch was stopped, else null
+     * First, best and last of what compares. Trials are no part of it.
+     *
+     * @param ball,distanceM,target what they were all done with; null where it is the rung's own
+     * @param joint whether they are results of several together
+     * @param first the first full round, the baseline; best the best; last the last. Counts in times of different length are compared as rates
+     * @param gain how much better the best is than the first, as a share of the first; null where the first was nothing
      * @param metOn first day on which this side met the gate, or null
      */
     public record SideRecord(
             Side side,
-            int best,
-            Integer bestWorkSec,
-            Integer bestTimeMs,
-            int last,
-            Integer lastWorkSec,
-            Integer lastTimeMs,
-            LocalDate lastOn,
+            String ball,
+            Double distanceM,
+            String target,
+            boolean joint,
+            int rounds,
+            Mark first,
+            Mark best,
+            Mark last,
+            Double gain,
             LocalDate metOn) {}
+
+    /** One round's result. {@code workSec} null if it was not by the clock, {@code timeMs} where a watch was stopped. */
+    public record Mark(int score, Integer workSec, Integer timeMs, LocalDate on) {
+        static Mark of(Attempt a) {
+            return new Mark(a.score(), a.workSec(), a.timeMs(), a.on());
+        }
+    }
 
     public boolean completed() {
         return completedOn != null;
     }
+
+    private static final Comparator<Attempt> IN_ORDER =
+            Comparator.comparing(Attempt::on).thenComparing(Attempt::set);
 
     /**
      * All challenges that these attempts tell of, in the order in which they were first tried.
@@ -63,7 +77,7 @@ public record Challenge(
         record Key(String pupilId, String ladderId, String rungId, List<Modifier> modifiers) {}
         Map<Key, List<Attempt>> groups = new LinkedHashMap<>();
         attempts.stream()
-                .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
+                .sorted(IN_ORDER)
                 .forEach(a -> groups.computeIfAbsent(
                                 new Key(a.pupilId(), a.ladderId(), a.rungId(), a.modifiers()), k -> new ArrayList<>())
                         .add(a));
@@ -114,38 +128,51 @@ public record Challenge(
     }
 
     private static List<SideRecord> sideRecords(Rung rung, List<Attempt> group) {
-        Map<Side, List<Attempt>> bySide = new EnumMap<>(Side.class);
+        Map<Attempt.Kindred, List<Attempt>> alike = new LinkedHashMap<>();
         for (Attempt a : group)
             if (!a.trial())
-                bySide.computeIfAbsent(a.side(), s -> new ArrayList<>()).add(a);
+                alike.computeIfAbsent(a.kindred(), k -> new ArrayList<>()).add(a);
         List<SideRecord> out = new ArrayList<>();
-        bySide.forEach((side, tried) -> {
-            Attempt last = tried.get(tried.size() - 1);
-            Attempt best = tried.stream().max(byMerit(rung.measure())).orElseThrow();
-            out.add(new SideRecord(
-                    side,
-                    best.score(),
-                    best.workSec(),
-                    best.timeMs(),
-                    last.score(),
-                    last.workSec(),
-                    last.timeMs(),
-                    last.on(),
-                    metOn(rung, tried, side)));
-        });
+        alike.forEach((kind, tried) -> out.add(sideRecord(rung, group, kind, tried)));
+        Comparator<SideRecord> bySide = Comparator.comparing(SideRecord::side);
+        out.sort(bySide.thenComparing(s -> s.last().on(), Collections.reverseOrder()));
         return out;
+    }
+
+    private static SideRecord sideRecord(Rung rung, List<Attempt> group, Attempt.Kindred kind, List<Attempt> tried) {
+        Attempt first = tried.get(0);
+        Attempt best = tried.stream().max(byMerit(rung.measure())).orElseThrow();
+        return new SideRecord(
+                kind.side(),
+                kind.ball(),
+                kind.distanceM(),
+                kind.target(),
+                kind.joint(),
+                tried.size(),
+                Mark.of(first),
+                Mark.of(best),
+                Mark.of(tried.get(tried.size() - 1)),
+                gain(rung.measure(), first, best),
+                metOn(rung, group, kind.side()));
+    }
+
+    private static Double gain(Measure measure, Attempt first, Attempt best) {
+        double from = merit(measure, first);
+        double to = merit(measure, best);
+        if (from <= 0 || to <= 0) return null;
+        return measure.lessIsBetter() ? from / to - 1 : to / from - 1;
+    }
+
+    /** What a round is compared by: a rate where lengths may differ, a time as the watch had it, else the score. */
+    private static double merit(Measure measure, Attempt a) {
+        if (measure.lessIsBetter()) return a.timeMs() != null ? a.timeMs() : 1000.0 * a.score();
+        if (measure != Measure.COUNT_IN_TIME) return a.score();
+        return a.workSec() == null || a.workSec() == 0 ? 0 : (double) a.score() / a.workSec();
     }
 
     /** Counts in a time compare as rates, since lengths may differ; of equal rates the longer round is the better one. */
     static Comparator<Attempt> byMerit(Measure measure) {
-        Comparator<Attempt> byScore = Comparator.comparing(Attempt::score);
-        // A watch knows more than whole seconds.
-        if (measure.lessIsBetter())
-            return Comparator.comparingInt((Attempt a) -> a.timeMs() != null ? a.timeMs() : 1000 * a.score())
-                    .reversed();
-        if (measure != Measure.COUNT_IN_TIME) return byScore;
-        return Comparator.<Attempt>comparingDouble(
-                        a -> a.workSec() == null || a.workSec() == 0 ? 0 : (double) a.score() / a.workSec())
-                .thenComparing(byScore);
+        Comparator<Attempt> byMerit = Comparator.comparingDouble(a -> merit(measure, a));
+        return measure.lessIsBetter() ? byMerit.reversed() : byMerit.thenComparing(Attempt::score);
     }
 }

@@ -25,6 +25,17 @@ public final class Standings {
 
     private final Map<Key, Tries> tries = new HashMap<>();
     private final Set<Key> completed = new HashSet<>();
+    private final Map<OnLadder, String> own = new HashMap<>();
+
+    private record OnLadder(String pupilId, String ladderId) {}
+
+    /** A rung that a pupil stands on, by whatever was said or done. */
+    public record Own(String pupilId, String ladderId, String rungId) {}
+
+    public Standings(List<Tries> tries, List<Own> own, List<Completed> completed) {
+        this(tries, completed);
+        for (Own o : own) this.own.put(new OnLadder(o.pupilId(), o.ladderId()), o.rungId());
+    }
 
     public Standings(List<Tries> tries, List<Completed> completed) {
         for (Tries t : tries) this.tries.put(new Key(t.pupilId(), t.ladderId(), t.rungId()), t);
@@ -35,8 +46,11 @@ public final class Standings {
         return Optional.ofNullable(tries.get(new Key(pupilId, ladderId, rungId)));
     }
 
-    /** The rung that a pupil works on next: the first that is not completed, else the last. */
+    /** The rung that a pupil works on next: where they stand, else the first that is not completed, else the last. */
     public Rung ownRung(String pupilId, Ladder ladder) {
+        Optional<Rung> stands =
+                Optional.ofNullable(own.get(new OnLadder(pupilId, ladder.id()))).flatMap(ladder::rung);
+        if (stands.isPresent()) return stands.get();
         for (Rung rung : ladder.rungs()) if (!completed.contains(new Key(pupilId, ladder.id(), rung.id()))) return rung;
         return ladder.rungs().get(ladder.rungs().size() - 1);
     }

@@ -46,7 +46,11 @@ class ChallengeTest {
         tried(14, Side.RIGHT, 9, 30);
 
         assertThat(one().sides()).singleElement().satisfies(s -> {
-            assertThat(List.of(s.best(), s.bestWorkSec(), s.last(), s.lastWorkSec()))
+            assertThat(List.of(
+                            s.best().score(),
+                            s.best().workSec(),
+                            s.last().score(),
+                            s.last().workSec()))
                     .containsExactly(13, 30, 9, 30);
             assertThat(s.metOn()).as("25 in 60 s keeps the pace of 13 in 40 s").isEqualTo(MONDAY);
         });
@@ -67,6 +71,7 @@ class ChallengeTest {
     void only_tries_counted_one_by_one_are_counted_as_tries() {
         tried(0, Side.RIGHT, 13, 40);
         attempts.add(new Attempt(
+                "a" + attempts.size(),
                 "ada",
                 MONDAY,
                 "clap-and-collect",
@@ -80,8 +85,13 @@ class ChallengeTest {
                 11,
                 40,
                 "ball",
+                null,
+                null,
+                null,
                 "room",
+                Attempt.Where.SCHOOL,
                 RoundResult.Source.ADULT,
+                true,
                 false,
                 null,
                 List.of()));
@@ -126,6 +136,7 @@ class ChallengeTest {
 
     private static Attempt attempt(int daysOn, Side side, int score, int workSec, List<Modifier> modifiers) {
         return new Attempt(
+                "now",
                 "ada",
                 MONDAY.plusDays(daysOn),
                 "clap-and-collect",
@@ -139,8 +150,13 @@ class ChallengeTest {
                 null,
                 workSec,
                 "ball",
+                null,
+                null,
+                null,
                 "room",
+                Attempt.Where.SCHOOL,
                 RoundResult.Source.PARTNER,
+                true,
                 false,
                 null,
                 List.of());

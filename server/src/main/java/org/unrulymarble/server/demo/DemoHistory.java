@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.UUID;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Measure;
@@ -98,6 +99,7 @@ final class DemoHistory {
         boolean counted = rung.measure() == Measure.HITS_OF_N
                 || (watched && rung.measure().tappable());
         return new Attempt(
+                UUID.randomUUID().toString(),
                 pupil.id().toString(),
                 day,
                 ladder.id(),
@@ -111,10 +113,15 @@ final class DemoHistory {
                 counted ? round.hits() + round.misses() : null,
                 workSec,
                 ladder.ball().orElse(null),
+                null,
+                null,
+                null,
                 space,
+                Attempt.Where.SCHOOL,
                 watched
                         ? RoundResult.Source.ADULT
                         : ladder.perSpot() > 1 ? RoundResult.Source.PARTNER : RoundResult.Source.SELF,
+                true,
                 false,
                 null,
                 List.of());

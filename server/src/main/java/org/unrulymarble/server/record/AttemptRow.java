@@ -1,5 +1,6 @@
 package org.unrulymarble.server.record;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -9,6 +10,7 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -50,6 +52,23 @@ class AttemptRow implements Persistable<UUID> {
     @Enumerated(EnumType.STRING)
     private RoundResult.Source countedBy;
 
+    @Column(name = "distance_m")
+    private Double distanceM;
+
+    private String target;
+    private String withWhom;
+
+    @Enumerated(EnumType.STRING)
+    private Attempt.Where place;
+
+    private boolean confirmed;
+
+    /** Never was, as somebody said with a reason; kept, and left out of every conclusion. */
+    private boolean struck;
+
+    /** Belongs to no run; was typed in. */
+    private boolean typed;
+
     private boolean trial;
 
     @Convert(converter = DetailJson.class)
@@ -61,7 +80,7 @@ class AttemptRow implements Persistable<UUID> {
     protected AttemptRow() {}
 
     AttemptRow(UUID classId, UUID runId, Attempt a) {
-        this.id = UUID.randomUUID();
+        this.id = UUID.fromString(a.id());
         this.classId = classId;
         this.runId = runId;
         this.pupilId = UUID.fromString(a.pupilId());
@@ -79,6 +98,11 @@ class AttemptRow implements Persistable<UUID> {
         this.ball = a.ball();
         this.space = a.space();
         this.countedBy = a.countedBy();
+        this.distanceM = a.distanceM();
+        this.target = a.target();
+        this.withWhom = a.with();
+        this.place = a.where();
+        this.confirmed = a.confirmed();
         this.trial = a.trial();
         this.detail = a.detail();
         this.jointWith = String.join(",", a.jointWith());
@@ -91,6 +115,7 @@ class AttemptRow implements Persistable<UUID> {
 
     Attempt attempt() {
         return new Attempt(
+                id.toString(),
                 pupilId.toString(),
                 onDay,
                 ladderId,
@@ -104,11 +129,55 @@ class AttemptRow implements Persistable<UUID> {
                 tries,
                 workSec,
                 ball,
+                distanceM,
+                target,
+                withWhom,
                 space,
+                place,
                 countedBy,
+                confirmed,
                 trial,
                 detail,
                 parts(jointWith));
+    }
+
+    UUID classId() {
+        return classId;
+    }
+
+    UUID pupilId() {
+        return pupilId;
+    }
+
+    boolean struck() {
+        return struck;
+    }
+
+    void confirm() {
+        confirmed = true;
+    }
+
+    int score() {
+        return score;
+    }
+
+    Integer hits() {
+        return hits;
+    }
+
+    Integer misses() {
+        return misses;
+    }
+
+    /** Puts other figures in the place of these; what the pad told of single tries stands no more. */
+    void correct(int newScore, Integer newHits, Integer newMisses, boolean strike) {
+        boolean changed = newScore != score || !Objects.equals(newHits, hits) || !Objects.equals(newMisses, misses);
+        score = newScore;
+        hits = newHits;
+        misses = newMisses;
+        tries = newHits == null || newMisses == null ? null : (Integer) (newHits + newMisses);
+        struck = strike;
+        if (changed) detail = null;
     }
 
     private static List<String> parts(String joined) {

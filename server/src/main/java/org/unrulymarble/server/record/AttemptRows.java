@@ -18,7 +18,7 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query("""
             select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
             from AttemptRow a
-            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = ''
+            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck
             group by a.pupilId, a.ladderId, a.rungId
             """)
     List<TriesSum> tries(UUID classId, Collection<String> ladderIds);
@@ -44,6 +44,9 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
 
         long getTimes();
     }
+
+    /** Rows that belong to no run: those that a new finish of the run does not touch. */
+    List<AttemptRow> findByRunId(UUID runId);
 
     @Modifying
     @Query("delete from AttemptRow a where a.runId = :runId")

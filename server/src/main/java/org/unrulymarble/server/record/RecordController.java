@@ -13,9 +13,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
+import org.unrulymarble.core.record.Questions;
+import org.unrulymarble.core.record.SideAdvice;
 import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
@@ -29,11 +32,13 @@ import org.unrulymarble.server.store.SchoolClass;
 class RecordController {
 
     private final RecordService records;
+    private final AdviceService advice;
     private final ClassAccess access;
     private final LadderService ladders;
 
-    RecordController(RecordService records, ClassAccess access, LadderService ladders) {
+    RecordController(RecordService records, AdviceService advice, ClassAccess access, LadderService ladders) {
         this.records = records;
+        this.advice = advice;
         this.access = access;
         this.ladders = ladders;
     }
@@ -50,13 +55,33 @@ class RecordController {
             List<Row> pupils,
             List<String> ladderIds,
             List<Challenge> challenges,
+            List<Advice> advice,
+            List<Questions.Found> found,
             int rounds,
             int days,
             LocalDate firstDay,
             LocalDate lastDay) {}
 
-    /** @param metGate whether this one round met its rung's gate */
-    record Tried(Attempt attempt, boolean metGate, List<String> jointWithNames) {}
+    /** A class is shown verdicts; a pupil's page opens each to its tries. */
+    private static Advice brief(Advice a) {
+        return new Advice(
+                a.pupilId(),
+                a.ladderId(),
+                a.rungId(),
+                a.stands(),
+                a.verdict(),
+                a.bySchool(),
+                a.sides().stream().map(SideAdvice::withoutEvidence).toList(),
+                a.nextRungId(),
+                a.rungBelowId(),
+                a.evidenceWanted());
+    }
+
+    /**
+     * @param metGate whether this one round met its rung's gate
+     * @param struck that it never was, as somebody said
+     */
+    record Tried(Attempt attempt, boolean metGate, boolean struck, List<String> jointWithNames) {}
 
     record PupilRecord(
             UUID pupilId,
@@ -65,7 +90,10 @@ class RecordController {
             UUID classId,
             String className,
             List<Challenge> challenges,
+            List<Advice> advice,
+            List<Advice.Standing> standings,
             List<Tried> attempts,
+            List<Correction> corrections,
             List<PupilRemark> remarks) {}
 
     @GetMapping("/classes/{id}/record")
@@ -73,6 +101,13 @@ class RecordController {
         SchoolClass c = access.see(id);
         List<Attempt> attempts = records.attemptsOfClass(id);
         List<Challenge> challenges = records.challengesOf(attempts);
+        List<String> pupilIds = c.pupils().stream().map(p -> p.id().toString()).toList();
+        List<Advice> advised = advice.advise(
+                pupilIds,
+                attempts,
+                advice.saidInClass(id),
+                records.remarksOfClass(id),
+                advice.readiness(id).readiness());
         Optional<LocalDate> first = attempts.stream().map(Attempt::on).min(Comparator.naturalOrder());
         Optional<LocalDate> last = attempts.stream().map(Attempt::on).max(Comparator.naturalOrder());
         return new ClassRecord(
@@ -85,6 +120,8 @@ class RecordController {
                                 challenges.stream().anyMatch(ch -> ch.ladderId().equals(l)))
                         .toList(),
                 challenges,
+                advised.stream().map(RecordController::brief).toList(),
+                Questions.of(pupilIds, attempts, advised, ladders.catalogue(), advice.today()),
                 attempts.size(),
                 (int) attempts.stream().map(Attempt::on).distinct().count(),
                 first.orElse(null),
@@ -100,18 +137,15 @@ class RecordController {
     @GetMapping("/pupils/{id}/record")
     PupilRecord ofPupil(@PathVariable UUID id) {
         Pupil pupil = access.pupil(id);
-        List<Attempt> attempts = records.attemptsOfPupil(id);
+        List<AttemptRow> rows = records.rowsOfPupil(id);
+        List<Attempt> attempts =
+                rows.stream().filter(r -> !r.struck()).map(AttemptRow::attempt).toList();
         Catalogue catalogue = ladders.catalogue();
-        List<Tried> tried = new ArrayList<>(attempts.stream()
-                .map(a -> new Tried(
-                        a,
-                        catalogue
-                                .rung(a.ladderId(), a.rungId())
-                                .map(r -> Challenge.met(r, a))
-                                .orElse(false),
-                        names(pupil.schoolClass(), a.jointWith())))
-                .toList());
+        List<Tried> tried = new ArrayList<>(
+                rows.stream().map(r -> tried(r, catalogue, pupil.schoolClass())).toList());
         Collections.reverse(tried);
+        List<Advice.Standing> said = advice.said(id);
+        List<PupilRemark> remarks = records.remarksOfPupil(id);
         return new PupilRecord(
                 pupil.id(),
                 pupil.name(),
@@ -119,8 +153,29 @@ class RecordController {
                 pupil.schoolClass().id(),
                 pupil.schoolClass().name(),
                 records.challengesOf(attempts),
+                advice.advise(
+                        List.of(id.toString()),
+                        attempts,
+                        said,
+                        remarks,
+                        advice.readiness(pupil.schoolClass().id()).readiness()),
+                said,
                 tried,
-                records.remarksOfPupil(id));
+                records.correctionsOfPupil(id),
+                remarks);
+    }
+
+    private static Tried tried(AttemptRow row, Catalogue catalogue, SchoolClass c) {
+        Attempt a = row.attempt();
+        return new Tried(
+                a,
+                !row.struck()
+                        && catalogue
+                                .rung(a.ladderId(), a.rungId())
+                                .map(r -> Challenge.met(r, a))
+                                .orElse(false),
+                row.struck(),
+                names(c, a.jointWith()));
     }
 
     private static List<String> names(SchoolClass c, List<String> pupilIds) {

@@ -1,15 +1,24 @@
 package org.unrulymarble.server.record;
 
+import java.time.Clock;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
+import org.unrulymarble.server.platform.NotFound;
+import org.unrulymarble.server.platform.Stale;
 
 @Service
 @Transactional
@@ -17,11 +26,23 @@ public class RecordService {
 
     private final AttemptRows rows;
     private final RemarkRows remarks;
+    private final CorrectionRows corrections;
+    private final AdviceService advice;
+    private final Clock clock;
     private final LadderService ladders;
 
-    RecordService(AttemptRows rows, RemarkRows remarks, LadderService ladders) {
+    RecordService(
+            AttemptRows rows,
+            RemarkRows remarks,
+            CorrectionRows corrections,
+            AdviceService advice,
+            LadderService ladders,
+            Clock clock) {
         this.rows = rows;
         this.remarks = remarks;
+        this.corrections = corrections;
+        this.advice = advice;
+        this.clock = clock;
         this.ladders = ladders;
     }
 
@@ -30,8 +51,35 @@ public class RecordService {
         rows.deleteOfRun(runId);
         remarks.deleteOfRun(runId);
         remarks.saveAll(said.stream().map(r -> new RemarkRow(classId, runId, r)).toList());
-        rows.saveAll(
-                attempts.stream().map(a -> new AttemptRow(classId, runId, a)).toList());
+        List<AttemptRow> fresh =
+                attempts.stream().map(a -> new AttemptRow(classId, runId, a)).toList();
+        // What was corrected before stays corrected: the last correction of a round is the last word on it.
+        Map<UUID, AttemptRow> byId = fresh.stream().collect(Collectors.toMap(AttemptRow::getId, r -> r));
+        if (!byId.isEmpty())
+            corrections
+                    .findByAttemptIdInOrderByCorrectedAtAsc(byId.keySet())
+                    .forEach(c -> c.applyTo(byId.get(c.attemptId())));
+        rows.saveAll(fresh);
+    }
+
+    /** Puts a tally right and keeps what it was, by whom it was changed and why. */
+    void correct(AttemptRow row, Correction.Wanted wanted) {
+        Stale.unless(row.score(), wanted.seenScore() == null ? null : (long) wanted.seenScore());
+        corrections.save(
+                new CorrectionRow(row, wanted, clock.instant(), SignedIn.now().displayName()));
+        row.correct(wanted.score(), wanted.hits(), wanted.misses(), wanted.strikes());
+    }
+
+    /** @throws NotFound for none such */
+    AttemptRow row(UUID attemptId) {
+        return rows.findById(attemptId).orElseThrow(NotFound::new);
+    }
+
+    @Transactional(readOnly = true)
+    List<Correction> correctionsOfPupil(UUID pupilId) {
+        return corrections.findByPupilIdOrderByCorrectedAtAsc(pupilId).stream()
+                .map(CorrectionRow::told)
+                .toList();
     }
 
     /** Adds attempts that belong to no run kept here. */
@@ -49,23 +97,34 @@ public class RecordService {
                         t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
                                 t.getMisses()))
                 .toList();
-        List<Standings.Completed> completed = !ownRungs
-                ? List.of()
-                : challengesOf(rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
-                                .map(AttemptRow::attempt)
-                                .toList())
+        if (!ownRungs) return new Standings(tries, List.of());
+        List<Attempt> attempts = rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
+                .filter(row -> !row.struck())
+                .map(AttemptRow::attempt)
+                .toList();
+        Set<String> pupilIds = new LinkedHashSet<>();
+        attempts.forEach(a -> pupilIds.add(a.pupilId()));
+        List<Advice.Standing> said = advice.saidInClass(classId);
+        said.forEach(w -> pupilIds.add(w.pupilId()));
+        List<Standings.Own> own =
+                advice
+                        .advise(
+                                pupilIds,
+                                attempts,
+                                said,
+                                List.of(),
+                                advice.readiness(classId).readiness())
                         .stream()
-                        .filter(c -> c.completed() && c.modifiers().isEmpty())
-                        .map(c -> new Standings.Completed(c.pupilId(), c.ladderId(), c.rungId()))
+                        .map(a -> new Standings.Own(a.pupilId(), a.ladderId(), a.rungId()))
                         .toList();
-        return new Standings(tries, completed);
+        return new Standings(tries, own, List.of());
     }
 
     /** What a class did on a ladder, without what a run has recorded. */
     @Transactional(readOnly = true)
     public List<Attempt> besides(UUID runId, UUID classId, String ladderId) {
         return rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, List.of(ladderId)).stream()
-                .filter(row -> !runId.equals(row.runId()))
+                .filter(row -> !row.struck() && !runId.equals(row.runId()))
                 .map(AttemptRow::attempt)
                 .toList();
     }
@@ -76,7 +135,7 @@ public class RecordService {
         return ladderIds.isEmpty()
                 ? List.of()
                 : challengesOf(rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
-                        .filter(row -> !runId.equals(row.runId()))
+                        .filter(row -> !row.struck() && !runId.equals(row.runId()))
                         .map(AttemptRow::attempt)
                         .toList());
     }
@@ -84,14 +143,21 @@ public class RecordService {
     @Transactional(readOnly = true)
     List<Attempt> attemptsOfClass(UUID classId) {
         return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()
+                .filter(row -> !row.struck())
                 .map(AttemptRow::attempt)
                 .toList();
     }
 
+    /** Also what was struck out: it is shown, and counts for nothing. */
     @Transactional(readOnly = true)
-    List<Attempt> attemptsOfPupil(UUID pupilId) {
-        return rows.findByPupilIdOrderByOnDayAscSetNumberAsc(pupilId).stream()
-                .map(AttemptRow::attempt)
+    List<AttemptRow> rowsOfPupil(UUID pupilId) {
+        return rows.findByPupilIdOrderByOnDayAscSetNumberAsc(pupilId);
+    }
+
+    @Transactional(readOnly = true)
+    List<PupilRemark> remarksOfClass(UUID classId) {
+        return remarks.findByClassIdOrderByOnDayAsc(classId).stream()
+                .map(RemarkRow::remark)
                 .toList();
     }
 

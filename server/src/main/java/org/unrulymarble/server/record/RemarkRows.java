@@ -10,6 +10,8 @@ interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
 
     List<RemarkRow> findByPupilIdOrderByOnDayAsc(UUID pupilId);
 
+    List<RemarkRow> findByClassIdOrderByOnDayAsc(UUID classId);
+
     @Modifying
     @Query("delete from RemarkRow r where r.runId = :runId")
     void deleteOfRun(UUID runId);

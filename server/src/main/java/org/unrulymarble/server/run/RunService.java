@@ -1,6 +1,7 @@
 package org.unrulymarble.server.run;
 
 import jakarta.annotation.PreDestroy;
+import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -393,6 +394,10 @@ public class RunService {
                 .flatMap(Ladder::ball)
                 .orElse(null);
         return new Attempt(
+                // The same round has the same id however often the run is recorded: a correction finds it again.
+                UUID.nameUUIDFromBytes((row.id() + "/" + r.segment() + "/" + r.take() + "/" + r.pupilId())
+                                .getBytes(StandardCharsets.UTF_8))
+                        .toString(),
                 r.pupilId(),
                 row.onDay(),
                 block.ladderId(),
@@ -406,8 +411,13 @@ public class RunService {
                 r.tries(),
                 timed(block, r) ? (Integer) block.workSec() : null,
                 ball,
+                null,
+                null,
+                null,
                 sheet.spaceName(),
+                Attempt.Where.SCHOOL,
                 r.source(),
+                r.source() != RoundResult.Source.TYPED,
                 r.trial(),
                 r.detail(),
                 r.jointWith());

@@ -1,0 +1,60 @@
+package org.unrulymarble.core.record;
+
+import java.util.List;
+import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.distribution.continuous.BetaDistribution;
+import org.hipparchus.special.Beta;
+import org.unrulymarble.core.chance.Rates;
+import org.unrulymarble.core.score.Side;
+
+/**
+ * Which of a pupil's two sides is behind, and how sure that is: of the shares of tries where misses were counted on both, else of the rates of the
+ * last rounds by the clock. Source: two independent beta rates, P(one < other) by integration; for counts in a time see {@link Rates}.
+ *
+ * @param side the one that is behind
+ * @param chance that it truly is
+ */
+public record Behind(Side side, double chance) {
+
+    private static final int LEAST_TRIES = 10;
+    private static final int POINTS = 64;
+
+    /** Null where there is nothing to compare. */
+    static Behind of(SideAdvice one, SideAdvice other, List<Attempt> attempts) {
+        if (one.hits() + one.misses() >= LEAST_TRIES && other.hits() + other.misses() >= LEAST_TRIES)
+            return of(one.side(), other.side(), below(one, other));
+        Attempt lastOne = last(attempts, one.side());
+        Attempt lastOther = last(attempts, other.side());
+        if (lastOne == null || lastOther == null) return null;
+        Double otherHigher = Rates.of(new Rates.RatesAsk(
+                        List.of(
+                                new Rates.TimedCount(lastOne.score(), lastOne.workSec()),
+                                new Rates.TimedCount(lastOther.score(), lastOther.workSec())),
+                        0.9))
+                .lastHigherThanFirst();
+        return otherHigher == null ? null : of(one.side(), other.side(), otherHigher);
+    }
+
+    private static Behind of(Side one, Side other, double oneBelow) {
+        return oneBelow >= 0.5 ? new Behind(one, oneBelow) : new Behind(other, 1 - oneBelow);
+    }
+
+    private static Attempt last(List<Attempt> attempts, Side side) {
+        return attempts.stream()
+                .filter(a ->
+                        a.side() == side && !a.trial() && a.workSec() != null && a.workSec() > 0 && a.hits() != null)
+                .max((a, b) -> a.on().equals(b.on()) ? a.set() - b.set() : a.on().compareTo(b.on()))
+                .orElse(null);
+    }
+
+    /** P(rate of one < rate of other). */
+    private static double below(SideAdvice one, SideAdvice other) {
+        BetaDistribution ofOther = new BetaDistribution(1.0 + other.hits(), 1.0 + other.misses());
+        return Math.min(
+                1,
+                new GaussIntegratorFactory()
+                        .legendre(POINTS, 0, 1)
+                        .integrate(x ->
+                                ofOther.density(x) * Beta.regularizedBeta(x, 1.0 + one.hits(), 1.0 + one.misses())));
+    }
+}

@@ -1,0 +1,159 @@
+package org.unrulymarble.core.record;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.chance.Mastery;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.score.Side;
+
+/** The questions that a teacher asks of a class's record, answered from attempts and advice alone. */
+public final class Questions {
+
+    private static final int NOT_SEEN_DAYS = 21;
+    private static final int THIS_WEEK_DAYS = 7;
+    private static final double SURELY_BEHIND = 0.9;
+
+    private Questions() {}
+
+    /** What can be asked. */
+    public enum Question {
+        READY_TO_GO_UP,
+        BETTER_A_RUNG_BACK,
+        OTHER_SIDE_BEHIND,
+        NOT_SEEN,
+        NEVER_TRIED,
+        BEST_THIS_WEEK,
+        ALL_RUNGS_DONE
+    }
+
+    /**
+     * One answer.
+     *
+     * @param ladderId,rungId where it is about one, else null
+     * @param side the side that is behind, or that was bettered; else null
+     * @param chance how sure it is, where it is reckoned; else null
+     * @param on the day when it was last seen, or bettered; else null
+     */
+    public record Found(
+            Question question,
+            String pupilId,
+            String ladderId,
+            String rungId,
+            Side side,
+            Double chance,
+            LocalDate on) {}
+
+    /**
+     * @param pupilIds of the class, in order
+     * @param advice for each pupil and each ladder that anybody in the class has tried
+     */
+    public static List<Found> of(
+            List<String> pupilIds, List<Attempt> attempts, List<Advice> advice, Catalogue catalogue, LocalDate today) {
+        Map<String, List<Attempt>> byPupil = new HashMap<>();
+        for (Attempt a : attempts)
+            byPupil.computeIfAbsent(a.pupilId(), k -> new ArrayList<>()).add(a);
+        List<Found> found = new ArrayList<>();
+        for (String pupilId : pupilIds) {
+            List<Attempt> mine = byPupil.getOrDefault(pupilId, List.of());
+            Optional<LocalDate> last = mine.stream().map(Attempt::on).max(Comparator.naturalOrder());
+            if (last.isEmpty() || last.get().isBefore(today.minusDays(NOT_SEEN_DAYS)))
+                found.add(new Found(Question.NOT_SEEN, pupilId, null, null, null, null, last.orElse(null)));
+            bests(mine, catalogue, today, found);
+        }
+        for (Advice a : advice)
+            catalogue
+                    .ladder(a.ladderId())
+                    .ifPresent(ladder -> ofLadder(
+                            a,
+                            ladder,
+                            byPupil.getOrDefault(a.pupilId(), List.of()).stream()
+                                    .filter(t -> t.ladderId().equals(a.ladderId()))
+                                    .toList(),
+                            found));
+        return List.copyOf(found);
+    }
+
+    private static void ofLadder(Advice a, Ladder ladder, List<Attempt> mine, List<Found> found) {
+        if (mine.isEmpty()) {
+            found.add(new Found(Question.NEVER_TRIED, a.pupilId(), ladder.id(), null, null, null, null));
+            return;
+        }
+        List<Challenge> challenges = Challenge.of(mine, new Catalogue(List.of(ladder)));
+        boolean allDone = ladder.rungs().stream()
+                .allMatch(r -> challenges.stream()
+                        .anyMatch(
+                                c -> c.rungId().equals(r.id()) && c.modifiers().isEmpty() && c.completed()));
+        if (allDone) found.add(new Found(Question.ALL_RUNGS_DONE, a.pupilId(), ladder.id(), null, null, null, null));
+        if (a.verdict() == Mastery.Advice.UP && a.nextRungId() != null)
+            found.add(new Found(
+                    Question.READY_TO_GO_UP, a.pupilId(), ladder.id(), a.rungId(), null, least(a, true), null));
+        if (a.verdict() == Mastery.Advice.BACK && a.rungBelowId() != null)
+            found.add(new Found(
+                    Question.BETTER_A_RUNG_BACK, a.pupilId(), ladder.id(), a.rungId(), null, least(a, false), null));
+        if (a.sides().size() == 2) {
+            Behind behind = Behind.of(
+                    a.sides().get(0),
+                    a.sides().get(1),
+                    mine.stream()
+                            .filter(t -> t.rungId().equals(a.rungId())
+                                    && t.modifiers().isEmpty())
+                            .toList());
+            if (behind != null && behind.chance() >= SURELY_BEHIND)
+                found.add(new Found(
+                        Question.OTHER_SIDE_BEHIND,
+                        a.pupilId(),
+                        ladder.id(),
+                        a.rungId(),
+                        behind.side(),
+                        behind.chance(),
+                        null));
+        }
+    }
+
+    /** Of two sides the less certain one. */
+    private static Double least(Advice a, boolean holds) {
+        return a.sides().stream()
+                .mapToDouble(s -> holds ? s.chanceHolds() : s.chanceBelowFloor())
+                .min()
+                .orElse(0);
+    }
+
+    /** Bests of the last week that bettered an earlier day's; a first round is no best. */
+    private static void bests(List<Attempt> mine, Catalogue catalogue, LocalDate today, List<Found> found) {
+        Map<Attempt.Kindred, List<Attempt>> alike = new HashMap<>();
+        for (Attempt a : mine)
+            if (!a.trial())
+                alike.computeIfAbsent(a.kindred(), k -> new ArrayList<>()).add(a);
+        List<Found> bests = new ArrayList<>();
+        LocalDate since = today.minusDays(THIS_WEEK_DAYS);
+        alike.forEach((kind, tried) -> {
+            Optional<Rung> rung = catalogue.rung(kind.ladderId(), kind.rungId());
+            if (rung.isEmpty()) return;
+            Comparator<Attempt> merit = Challenge.byMerit(rung.get().measure());
+            Optional<Attempt> before =
+                    tried.stream().filter(a -> a.on().isBefore(since)).max(merit);
+            Optional<Attempt> lately =
+                    tried.stream().filter(a -> !a.on().isBefore(since)).max(merit);
+            if (before.isPresent() && lately.isPresent() && merit.compare(lately.get(), before.get()) > 0)
+                bests.add(new Found(
+                        Question.BEST_THIS_WEEK,
+                        kind.pupilId(),
+                        kind.ladderId(),
+                        kind.rungId(),
+                        kind.side(),
+                        null,
+                        lately.get().on()));
+        });
+        bests.sort(Comparator.comparing(Found::ladderId)
+                .thenComparing(Found::rungId)
+                .thenComparing(Found::side));
+        found.addAll(bests);
+    }
+}

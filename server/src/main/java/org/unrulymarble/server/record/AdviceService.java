@@ -1,0 +1,150 @@
+package org.unrulymarble.server.record;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.ladder.Catalogue;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.record.Advice;
+import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.record.PupilRemark;
+import org.unrulymarble.core.record.Readiness;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.ladder.LadderService;
+import org.unrulymarble.server.platform.Stale;
+import org.unrulymarble.server.store.Pupil;
+
+/** Who is ready for what, and whose word it is. */
+@Service
+@Transactional
+class AdviceService {
+
+    private final StandingRows standings;
+    private final ReadinessRows readiness;
+    private final LadderService ladders;
+    private final Clock clock;
+
+    AdviceService(StandingRows standings, ReadinessRows readiness, LadderService ladders, Clock clock) {
+        this.standings = standings;
+        this.readiness = readiness;
+        this.ladders = ladders;
+        this.clock = clock;
+    }
+
+    /** @param version 0 for a class that goes by the usual */
+    record ReadinessView(long version, Readiness readiness) {}
+
+    @Transactional(readOnly = true)
+    ReadinessView readiness(UUID classId) {
+        return readiness
+                .findById(classId)
+                .map(r -> new ReadinessView(r.version() + 1, r.readiness()))
+                .orElse(new ReadinessView(0, Readiness.USUAL));
+    }
+
+    ReadinessView set(UUID classId, ReadinessView wanted) {
+        Stale.unless(readiness(classId).version(), wanted.version());
+        ReadinessRow row = readiness.findById(classId).orElse(null);
+        if (row == null) row = new ReadinessRow(classId, wanted.readiness());
+        else row.set(wanted.readiness());
+        readiness.saveAndFlush(row);
+        return readiness(classId);
+    }
+
+    /** Says where a pupil stands; kept beside whatever was said before. */
+    void say(Pupil pupil, String ladderId, String rungId, String reason) {
+        new Checks()
+                .that(
+                        ladders.catalogue().rung(ladderId, rungId).isPresent(),
+                        "rungId",
+                        Fault.Rule.UNKNOWN,
+                        String.valueOf(rungId))
+                .text("reason", reason, 200)
+                .done();
+        Advice.Standing said = new Advice.Standing(
+                pupil.id().toString(),
+                ladderId,
+                rungId,
+                LocalDate.now(clock),
+                SignedIn.now().displayName(),
+                reason);
+        standings.save(new StandingRow(pupil.schoolClass().id(), pupil.id(), said, clock.instant()));
+    }
+
+    @Transactional(readOnly = true)
+    List<Advice.Standing> said(UUID pupilId) {
+        return standings.findByPupilIdOrderBySaidAtAsc(pupilId).stream()
+                .map(StandingRow::standing)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Advice.Standing> saidInClass(UUID classId) {
+        return standings.findByClassIdOrderBySaidAtAsc(classId).stream()
+                .map(StandingRow::standing)
+                .toList();
+    }
+
+    /** Advice for each pupil on each ladder that any of these attempts is on. */
+    List<Advice> advise(
+            Collection<String> pupilIds,
+            List<Attempt> attempts,
+            List<Advice.Standing> said,
+            List<PupilRemark> remarks,
+            Readiness how) {
+        record Key(String pupilId, String ladderId) {}
+        LocalDate today = LocalDate.now(clock);
+        Map<Key, List<Attempt>> tried = new HashMap<>();
+        TreeSet<String> ladderIds = new TreeSet<>();
+        for (Attempt a : attempts) {
+            tried.computeIfAbsent(new Key(a.pupilId(), a.ladderId()), k -> new ArrayList<>())
+                    .add(a);
+            ladderIds.add(a.ladderId());
+        }
+        Map<Key, List<Advice.Standing>> words = new HashMap<>();
+        for (Advice.Standing s : said)
+            words.computeIfAbsent(new Key(s.pupilId(), s.ladderId()), k -> new ArrayList<>())
+                    .add(s);
+        Map<Key, List<PupilRemark>> ownWords = new HashMap<>();
+        for (PupilRemark r : remarks)
+            if (r.ladderId() != null)
+                ownWords.computeIfAbsent(new Key(r.pupilId(), r.ladderId()), k -> new ArrayList<>())
+                        .add(r);
+        Catalogue catalogue = ladders.catalogue();
+        List<Ladder> known = catalogue.known().stream()
+                .filter(l -> ladderIds.contains(l.id()))
+                .toList();
+        List<Advice> out = new ArrayList<>();
+        for (String pupilId : pupilIds)
+            for (Ladder ladder : known) {
+                Key key = new Key(pupilId, ladder.id());
+                out.add(Advice.of(
+                        pupilId,
+                        ladder,
+                        tried.getOrDefault(key, List.of()),
+                        words.getOrDefault(key, List.of()),
+                        ownWords.getOrDefault(key, List.of()),
+                        how,
+                        today));
+            }
+        out.sort(Comparator.comparing(
+                Advice::ladderId,
+                Comparator.comparingInt(id -> known.indexOf(catalogue.ladder(id).orElseThrow()))));
+        return out;
+    }
+
+    LocalDate today() {
+        return LocalDate.now(clock);
+    }
+}

@@ -1,0 +1,80 @@
+import type { Advice, Ladder, PupilRecord } from "../../api/types";
+import { count, day, side } from "../../words";
+import { evidence, evidenceWanted, school, verdict } from "../../words-record";
+import { SayStanding } from "./say-standing";
+
+/** The next step on one ladder: verdict, reason, and, opened, the tries that it rests on. */
+export function AdviceBox({ advice, ladder, record }: { advice: Advice; ladder: Ladder; record: PupilRecord }) {
+  const number = ladder.rungs.findIndex((r) => r.id === advice.rungId);
+  const said = record.standings.filter((s) => s.ladderId === ladder.id);
+  const tried = advice.sides.some((s) => s.ofRounds > 0 || s.evidence.length > 0);
+  const faults = record.remarks.filter((r) => r.ladderId === ladder.id && r.kind === "FAULT").slice(-3);
+  return (
+    <section className="mt-2 border-l-4 border-ink bg-tint px-3 py-2" aria-label={`Next step on ${ladder.name}`}>
+      <p>
+        <strong>
+          <span className="clock mr-1" aria-hidden>
+            {verdict[advice.verdict].sign}
+          </span>
+          Rung {number + 1}, {ladder.rungs[number]?.name}: {tried ? verdict[advice.verdict].short : "not tried yet"}.
+        </strong>{" "}
+        {advice.sides.map((s) => (
+          <span key={s.side}>
+            {advice.sides.length > 1 && <span className="text-soft">{side[s.side]}: </span>}
+            {evidence(s)}{" "}
+          </span>
+        ))}
+        {evidenceWanted[advice.evidenceWanted]}
+      </p>
+      {faults.length > 0 && (
+        <p className="mt-1 text-[0.95rem]">
+          Seen lately:{" "}
+          {faults.map((f) => ladder.faults.find((x) => x.id === f.note)?.seen.toLowerCase() ?? f.note).join("; ")}.
+        </p>
+      )}
+      {advice.stands && (
+        <p className="mt-1 text-[0.95rem]">
+          {advice.stands.by} put it on rung {ladder.rungs.findIndex((r) => r.id === advice.stands?.rungId) + 1} on{" "}
+          {day(advice.stands.on)}: “{advice.stands.reason}”
+          {said.length > 1 && `; ${count(said.length - 1, "earlier word", "earlier words")}`}
+        </p>
+      )}
+      <details className="mt-1">
+        <summary className="cursor-pointer text-[0.95rem] underline">What it rests on</summary>
+        <table className="mt-1 w-full text-[0.95rem]">
+          <tbody>
+            {(Object.keys(school) as (keyof typeof school)[]).map((s) => (
+              <tr key={s} className="border-b border-rule">
+                <th scope="row" className="py-0.5 pr-3 text-left font-normal" title={school[s].about}>
+                  {school[s].name}
+                </th>
+                <td>{verdict[advice.bySchool[s] ?? "MORE"].short}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {advice.sides.map((s) => (
+          <div key={s.side} className="mt-2">
+            {advice.sides.length > 1 && <h4 className="font-semibold">{side[s.side]}</h4>}
+            {s.evidence.length === 0 ? (
+              <p className="text-soft">No round with counted misses.</p>
+            ) : (
+              <ul className="text-[0.95rem]">
+                {s.evidence.map((e) => (
+                  <li key={e.attemptId} className="flex gap-3">
+                    <span className="clock w-28 text-soft">{day(e.on)}</span>
+                    <span className="clock w-24">
+                      {e.hits} of {e.hits + e.misses}
+                    </span>
+                    <span className="text-soft">each try counts {Math.round(e.weight * 100)} %</span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </div>
+        ))}
+      </details>
+      <SayStanding advice={advice} ladder={ladder} record={record} />
+    </section>
+  );
+}

@@ -1,0 +1,187 @@
+import { Link } from "react-router";
+import type { Advice, ClassRecord, Ladder } from "../../api/types";
+import { Choice } from "../../ui/choice";
+import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { useOnDevice } from "../../ui/use-on-device";
+import { family as familyWord } from "../../words";
+import { verdict } from "../../words-record";
+import { find } from "./found-in";
+
+const groupings = { FAMILY: "by family", SPORT: "by sport" } as const;
+const sorts = { PLACE: "as they stand", NAME: "by name", DONE: "by challenges done" } as const;
+
+/** Pupils by ladders: who completed what, and where each one stands. */
+export function Matrix({
+  record,
+  tried,
+  onLadder,
+}: {
+  record: ClassRecord;
+  tried: Ladder[];
+  onLadder: (id: string) => void;
+}) {
+  const [sort, setSort] = useOnDevice<keyof typeof sorts>("marble.matrix.sort", "PLACE");
+  const [grouping, setGrouping] = useOnDevice<keyof typeof groupings>("marble.matrix.group", "FAMILY");
+  const groupOf = (l: Ladder) => (grouping === "FAMILY" ? familyWord[l.family] : (l.sports[0] ?? ""));
+  const groups = [...new Set(tried.map(groupOf))];
+  const columns = groups.flatMap((g) => tried.filter((l) => groupOf(l) === g));
+  const done = (pupilId: string) => record.challenges.filter((c) => c.pupilId === pupilId && c.completedOn).length;
+  const pupils = [...record.pupils].sort((a, b) =>
+    sort === "NAME" ? a.name.localeCompare(b.name) : sort === "DONE" ? done(b.pupilId) - done(a.pupilId) : 0,
+  );
+  const stands = new Map(record.advice.map((a) => [`${a.pupilId}/${a.ladderId}`, a]));
+  return (
+    <>
+      <p className="mb-2 flex flex-wrap items-center gap-2">
+        <Choice
+          label="Order of the pupils"
+          value={sort}
+          options={(Object.keys(sorts) as (keyof typeof sorts)[]).map((v) => ({
+            value: v,
+            text: `Pupils ${sorts[v]}`,
+          }))}
+          onChange={setSort}
+        />
+        <Choice
+          label="Ladders grouped"
+          value={grouping}
+          options={(Object.keys(groupings) as (keyof typeof groupings)[]).map((v) => ({
+            value: v,
+            text: `Ladders ${groupings[v]}`,
+          }))}
+          onChange={setGrouping}
+        />
+      </p>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by keyboard */}
+      <section className="relative max-h-[78vh] overflow-auto" tabIndex={0} aria-label="Challenges of the class">
+        <table className="border-collapse">
+          <thead className="sticky top-0 z-20 bg-sheet">
+            <tr>
+              <td className="sticky left-0 bg-sheet" />
+              {groups.map((g) => (
+                <th
+                  key={g}
+                  scope="colgroup"
+                  colSpan={columns.filter((l) => groupOf(l) === g).length}
+                  className="border-l-2 border-rule px-2 text-left text-sm font-normal text-soft"
+                >
+                  {g}
+                </th>
+              ))}
+            </tr>
+            <tr className="border-b-[3px] border-ink align-bottom">
+              <th scope="col" className="sticky left-0 z-10 bg-sheet pr-4 pb-2 text-left">
+                Pupil
+              </th>
+              {columns.map((l) => (
+                <th
+                  key={l.id}
+                  scope="col"
+                  className="w-32 min-w-28 px-2 pb-2 text-left align-bottom text-[0.92rem] leading-tight"
+                >
+                  <FamilyGlyph family={l.family} />
+                  <button
+                    type="button"
+                    className="mt-1 block text-left font-bold underline decoration-1"
+                    onClick={() => onLadder(l.id)}
+                  >
+                    {l.name}
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {pupils.map((p) => (
+              <tr key={p.pupilId} className="border-b border-rule">
+                <th scope="row" className="sticky left-0 z-10 bg-sheet py-1.5 pr-4 text-left whitespace-nowrap">
+                  <Link to={`/pupils/${p.pupilId}`} className="font-semibold no-underline hover:underline">
+                    {p.name}
+                  </Link>
+                </th>
+                {columns.map((l) => (
+                  <td key={l.id} className="px-2 py-1">
+                    <Steps record={record} ladder={l} pupilId={p.pupilId} advice={stands.get(`${p.pupilId}/${l.id}`)} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+    </>
+  );
+}
+
+/** The ladder's rungs as rising steps: filled when completed, dotted when tried, open when not; the marble on the rung where the pupil stands. */
+function Steps({
+  record,
+  ladder,
+  pupilId,
+  advice,
+}: {
+  record: ClassRecord;
+  ladder: Ladder;
+  pupilId: string;
+  advice: Advice | undefined;
+}) {
+  const states = ladder.rungs.map((r) => find(record, pupilId, ladder.id, r.id));
+  const done = states.filter((c) => c?.completedOn).length;
+  const tried = states.filter((c) => c && !c.completedOn).length;
+  const colour = familyColour[ladder.family];
+  const stands = ladder.rungs.findIndex((r) => r.id === advice?.rungId);
+  const said = advice && done + tried > 0 ? `; stands on rung ${stands + 1}, ${verdict[advice.verdict].short}` : "";
+  const label =
+    done + tried === 0
+      ? `${ladder.name}: not tried`
+      : `${ladder.name}: ${done} of ${ladder.rungs.length} completed${tried ? `, ${tried} tried` : ""}${said}`;
+  const top = (i: number) => 10 + (18 * (i + 1)) / states.length;
+  const sign = advice && (advice.verdict === "UP" || advice.verdict === "BACK") ? verdict[advice.verdict].sign : "";
+  return (
+    <svg width={ladder.rungs.length * 14 + 14} height="42" role="img" aria-label={label}>
+      <title>{label}</title>
+      {states.map((c, i) => {
+        const h = top(i);
+        const id = ladder.rungs[i]?.id;
+        return (
+          <g key={id}>
+            <rect
+              x={i * 14 + 1.5}
+              y={41 - h}
+              width="10"
+              height={h - 1}
+              rx="2"
+              fill={c?.completedOn ? colour : "none"}
+              stroke={c ? colour : "var(--color-rule)"}
+              strokeWidth="1.800"
+            />
+            {c && !c.completedOn && <circle cx={i * 14 + 6.5} cy={41 - h / 2} r="2.200" fill={colour} />}
+          </g>
+        );
+      })}
+      {stands >= 0 && done + tried > 0 && (
+        <>
+          <circle
+            cx={stands * 14 + 6.5}
+            cy={41 - top(stands) - 6}
+            r="4.500"
+            fill="var(--color-sheet)"
+            stroke="var(--color-ink)"
+            strokeWidth="2"
+          />
+          {sign && (
+            <text
+              x={stands * 14 + 13}
+              y={41 - top(stands) - 1.5}
+              fontSize="13"
+              fontWeight="700"
+              fill="var(--color-ink)"
+            >
+              {sign}
+            </text>
+          )}
+        </>
+      )}
+    </svg>
+  );
+}

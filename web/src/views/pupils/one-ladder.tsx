@@ -1,0 +1,81 @@
+import { Link } from "react-router";
+import type { ClassRecord, Ladder } from "../../api/types";
+import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { bestAndLast, count, day, gate, side } from "../../words";
+import { find } from "./found-in";
+
+/** One ladder of a class: bests, last results and rounds of every pupil on every rung. */
+export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: Ladder; onBack: () => void }) {
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center gap-4">
+        <h2 className="flex items-center gap-2">
+          <FamilyGlyph family={ladder.family} /> {ladder.name}
+        </h2>
+        <button type="button" className="btn btn-small" onClick={onBack}>
+          All ladders
+        </button>
+      </div>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
+      <section className="relative overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>
+        <table className="border-collapse">
+          <thead>
+            <tr className="border-b-[3px] border-ink align-bottom">
+              <th scope="col" className="sticky left-0 bg-sheet pr-4 pb-2 text-left">
+                Pupil
+              </th>
+              {ladder.rungs.map((r, i) => (
+                <th key={r.id} scope="col" className="min-w-40 px-3 pb-2 text-left align-bottom">
+                  {i + 1} {r.name}
+                  <span className="block text-sm font-normal text-soft">{gate(r)}</span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {record.pupils.map((p) => (
+              <tr key={p.pupilId} className="border-b border-rule align-top">
+                <th scope="row" className="sticky left-0 bg-sheet py-2 pr-4 text-left whitespace-nowrap">
+                  <Link to={`/pupils/${p.pupilId}`} className="font-semibold no-underline hover:underline">
+                    {p.name}
+                  </Link>
+                </th>
+                {ladder.rungs.map((r) => {
+                  const c = find(record, p.pupilId, ladder.id, r.id);
+                  return (
+                    <td key={r.id} className="px-3 py-2">
+                      {c ? (
+                        <>
+                          {c.completedOn && (
+                            <strong style={{ color: familyColour[ladder.family] }}>✓ {day(c.completedOn)}</strong>
+                          )}
+                          {c.sides.map((s) => (
+                            <span
+                              key={`${s.side}/${s.ball}/${s.distanceM}/${s.target}/${s.joint}`}
+                              className="block text-[0.95rem]"
+                            >
+                              {s.side !== "NONE" && s.side !== "STRONG" && (
+                                <span className="text-soft">{side[s.side]}: </span>
+                              )}
+                              {bestAndLast(s, r)}
+                            </span>
+                          ))}
+                          <span className="block text-sm text-soft">
+                            {count(c.rounds, "round", "rounds")}
+                            {c.tries > 0 && `, ${c.tries} tries counted`}
+                          </span>
+                        </>
+                      ) : (
+                        <span className="text-soft">not tried</span>
+                      )}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,117 @@
+import { Link } from "react-router";
+import type { ClassRecord, Found, Ladder } from "../../api/types";
+import { FamilyGlyph } from "../../ui/marble";
+import { count, day, side } from "../../words";
+import { certainty, question } from "../../words-record";
+import { GroupBlock } from "./group-block";
+
+export type Asked = Found["question"];
+
+const all = Object.keys(question) as Asked[];
+
+/** The questions as filters, each with how many it finds. */
+export function QuestionBar({
+  record,
+  asked,
+  onAsk,
+}: {
+  record: ClassRecord;
+  asked: Asked | undefined;
+  onAsk: (q: Asked | undefined) => void;
+}) {
+  return (
+    <fieldset className="mb-4 flex flex-wrap gap-1.5" aria-label="Questions">
+      {all.map((q) => {
+        const found = record.found.filter((f) => f.question === q).length;
+        return (
+          <button
+            key={q}
+            type="button"
+            aria-pressed={asked === q}
+            className={`btn btn-small ${asked === q ? "btn-main" : ""}`}
+            onClick={() => onAsk(asked === q ? undefined : q)}
+          >
+            {question[q].ask} <span className="clock opacity-75">{found}</span>
+          </button>
+        );
+      })}
+    </fieldset>
+  );
+}
+
+/** Whom a question finds, ladder by ladder, each with the reason. */
+export function Answers({ record, tried, asked }: { record: ClassRecord; tried: Ladder[]; asked: Asked }) {
+  const found = record.found.filter((f) => f.question === asked);
+  if (found.length === 0) return <p className="py-6 text-lg">{question[asked].nobody}</p>;
+  const ladders = tried.filter((l) => found.some((f) => f.ladderId === l.id));
+  const without = found.filter((f) => f.ladderId === null);
+  return (
+    <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+      {without.length > 0 && (
+        <section>
+          <ul>
+            {without.map((f) => (
+              <Answer key={f.pupilId} found={f} record={record} ladder={undefined} />
+            ))}
+          </ul>
+        </section>
+      )}
+      {ladders.map((l) => {
+        const mine = found.filter((f) => f.ladderId === l.id);
+        return (
+          <section key={l.id} aria-label={l.name}>
+            <h2 className="flex flex-wrap items-center gap-2 border-b-2 border-ink pb-1">
+              <FamilyGlyph family={l.family} /> {l.name}
+              <span className="mr-auto font-text text-base font-normal text-soft">
+                {count(new Set(mine.map((f) => f.pupilId)).size, "pupil", "pupils")}
+              </span>
+              <GroupBlock record={record} ladder={l} pupilIds={[...new Set(mine.map((f) => f.pupilId))]} />
+            </h2>
+            <ul>
+              {mine.map((f) => (
+                <Answer key={`${f.pupilId}/${f.rungId}/${f.side}`} found={f} record={record} ladder={l} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+function Answer({ found, record, ladder }: { found: Found; record: ClassRecord; ladder: Ladder | undefined }) {
+  const name = record.pupils.find((p) => p.pupilId === found.pupilId)?.name ?? "?";
+  return (
+    <li className="flex flex-wrap gap-x-3 border-b border-rule py-1.5">
+      <Link to={`/pupils/${found.pupilId}`} className="w-36 font-semibold">
+        {name}
+      </Link>
+      <span className="text-soft">{reason(found, record, ladder)}</span>
+    </li>
+  );
+}
+
+function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): string {
+  const rung = ladder?.rungs.findIndex((r) => r.id === f.rungId) ?? -1;
+  const named = rung >= 0 ? `rung ${rung + 1}, ${ladder?.rungs[rung]?.name}` : "";
+  const sure = f.chance === null ? "" : `${certainty(f.chance)} (${Math.round(f.chance * 100)} %)`;
+  const advice = record.advice.find((a) => a.pupilId === f.pupilId && a.ladderId === f.ladderId);
+  switch (f.question) {
+    case "READY_TO_GO_UP": {
+      const tries = advice?.sides.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
+      return `${named}: ${tries} went in; held ${sure}`;
+    }
+    case "BETTER_A_RUNG_BACK":
+      return `${named}: below the floor ${sure}`;
+    case "OTHER_SIDE_BEHIND":
+      return `${f.side ? side[f.side] : ""} behind on ${named}: ${sure}`;
+    case "NOT_SEEN":
+      return f.on ? `last seen ${day(f.on)}` : "has no tries yet";
+    case "NEVER_TRIED":
+      return "has not tried it";
+    case "BEST_THIS_WEEK":
+      return `${named}${f.side && f.side !== "NONE" ? `, ${side[f.side]}` : ""}${f.on ? `, ${day(f.on)}` : ""}`;
+    case "ALL_RUNGS_DONE":
+      return `all ${ladder?.rungs.length} rungs`;
+  }
+}

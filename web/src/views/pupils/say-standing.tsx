@@ -1,0 +1,51 @@
+import { useState } from "react";
+import type { Advice, Ladder, PupilRecord } from "../../api/types";
+import { Choice } from "../../ui/choice";
+import { Sheet } from "../../ui/sheet";
+import { Refused, useSend } from "./use-send";
+
+/** The teacher's word on where a pupil stands: one press to follow the advice, or any rung with a reason. It is kept with its day. */
+export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder: Ladder; record: PupilRecord }) {
+  const [open, setOpen] = useState(false);
+  const [rungId, setRungId] = useState(advice.rungId);
+  const [reason, setReason] = useState("");
+  const { send, problem } = useSend();
+  const say = async (to: string, why: string) => {
+    if (await send("POST", `/pupils/${record.pupilId}/standings`, { ladderId: ladder.id, rungId: to, reason: why }))
+      setOpen(false);
+  };
+  const follow = advice.verdict === "UP" ? advice.nextRungId : advice.verdict === "BACK" ? advice.rungBelowId : null;
+  const numberOf = (id: string) => ladder.rungs.findIndex((r) => r.id === id) + 1;
+  return (
+    <p className="mt-2 flex flex-wrap gap-2 print:hidden">
+      {follow && (
+        <button type="button" className="btn btn-small btn-main" onClick={() => say(follow, "as advised")}>
+          Put on rung {numberOf(follow)}
+        </button>
+      )}
+      <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
+        {follow ? "Another rung" : "Put on a rung"}
+      </button>
+      <Sheet title={`Where ${record.name} stands on “${ladder.name}”`} open={open} onOpenChange={setOpen}>
+        <p className="mb-3 text-soft">
+          Your word holds until the rung is done, or until you say otherwise. Plans that put each on their own rung use
+          it.
+        </p>
+        <Choice
+          label="Rung"
+          value={rungId}
+          options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
+          onChange={setRungId}
+        />
+        <label className="mt-3 block">
+          <span className="mb-1 block text-sm font-semibold">Why</span>
+          <input className="field w-full" maxLength={200} value={reason} onChange={(e) => setReason(e.target.value)} />
+        </label>
+        <Refused problem={problem} fields={{ reason: "Why", rungId: "Rung" }} />
+        <button type="button" className="btn btn-main mt-4" onClick={() => say(rungId, reason)}>
+          Keep it
+        </button>
+      </Sheet>
+    </p>
+  );
+}

@@ -1,0 +1,139 @@
+import { useState } from "react";
+import type { Ladder, PupilRecord } from "../../api/types";
+import { Choice } from "../../ui/choice";
+import { Sheet } from "../../ui/sheet";
+import { side as sideWord } from "../../words";
+import { measure } from "../../words-ladders";
+import { Refused, useSend } from "./use-send";
+
+const sidesOf = {
+  NONE: ["NONE"],
+  OWN_JOBS: ["NONE"],
+  BOTH: ["RIGHT", "LEFT"],
+  BOTH_DIRECTIONS: ["CLOCKWISE", "COUNTER_CLOCKWISE"],
+  STRONG_ONLY: ["STRONG"],
+} as const;
+
+const empty = { score: "", hits: "", misses: "", workSec: "", ball: "", with: "" };
+const number = (text: string) => (text.trim() === "" ? null : Number(text));
+
+/** A result from paper or from home. It counts less until somebody of the school has seen or confirmed it. */
+export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladder[] }) {
+  const [open, setOpen] = useState(false);
+  const [ladderId, setLadderId] = useState(record.challenges.at(-1)?.ladderId ?? ladders[0]?.id ?? "");
+  const ladder = ladders.find((l) => l.id === ladderId);
+  const [rungId, setRungId] = useState("");
+  const rung = ladder?.rungs.find((r) => r.id === rungId) ?? ladder?.rungs[0];
+  const sides = rung ? sidesOf[rung.sides] : (["NONE"] as const);
+  const [side, setSide] = useState<string>("");
+  const [on, setOn] = useState(() => new Date().toLocaleDateString("sv"));
+  const [figures, setFigures] = useState(empty);
+  const [home, setHome] = useState(false);
+  const [seen, setSeen] = useState(false);
+  const { send, problem } = useSend();
+  const chosenSide = (sides as readonly string[]).includes(side) ? side : sides[0];
+  const outOf = rung?.measure === "HITS_OF_N";
+  const keep = async () => {
+    const hits = outOf ? number(figures.score) : number(figures.hits);
+    const kept = await send("POST", `/pupils/${record.pupilId}/attempts`, {
+      on,
+      ladderId,
+      rungId: rung?.id,
+      modifiers: [],
+      side: chosenSide,
+      score: number(figures.score),
+      hits,
+      misses: number(figures.misses),
+      workSec: number(figures.workSec),
+      timeMs: null,
+      ball: figures.ball.trim() || null,
+      distanceM: null,
+      target: null,
+      with: figures.with.trim() || null,
+      where: home ? "HOME" : "SCHOOL",
+      seen,
+      trial: false,
+    });
+    if (!kept) return;
+    setFigures(empty);
+    setOpen(false);
+  };
+  const box = (label: string, field: keyof typeof empty, wide = false) => (
+    <label>
+      <span className="mb-1 block text-sm font-semibold">{label}</span>
+      <input
+        className={`field ${wide ? "w-44" : "num w-24"}`}
+        inputMode={wide ? "text" : "numeric"}
+        value={figures[field]}
+        onChange={(e) => setFigures({ ...figures, [field]: e.target.value })}
+      />
+    </label>
+  );
+  return (
+    <>
+      <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
+        Type in a result
+      </button>
+      <Sheet title={`A result of ${record.name}`} open={open} onOpenChange={setOpen}>
+        <div className="space-y-3">
+          <div className="flex flex-wrap gap-3">
+            <Choice
+              label="Ladder"
+              value={ladderId}
+              options={ladders.map((l) => ({ value: l.id, text: l.name }))}
+              onChange={setLadderId}
+            />
+            <Choice
+              label="Rung"
+              value={rung?.id ?? ""}
+              options={(ladder?.rungs ?? []).map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
+              onChange={setRungId}
+            />
+            {sides.length > 1 && (
+              <Choice
+                label="Side"
+                value={chosenSide ?? "NONE"}
+                options={sides.map((s) => ({ value: s as string, text: sideWord[s] }))}
+                onChange={setSide}
+              />
+            )}
+          </div>
+          <p className="text-soft">{rung && `Counted: ${measure[rung.measure]}, ${rung.unit}. ${rung.counts}`}</p>
+          <div className="flex flex-wrap gap-3">
+            <label>
+              <span className="mb-1 block text-sm font-semibold">Day</span>
+              <input type="date" className="field" value={on} onChange={(e) => setOn(e.target.value)} />
+            </label>
+            {box(outOf ? "Hits" : "Score", "score")}
+            {!outOf && rung?.measure === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
+            {box("Misses, if counted", "misses")}
+            {rung?.measure === "COUNT_IN_TIME" && box("Seconds of the round", "workSec")}
+            {box("Ball, if another", "ball", true)}
+            {box("With whom", "with", true)}
+          </div>
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={home} onChange={(e) => setHome(e.target.checked)} /> done at home
+          </label>
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={seen} onChange={(e) => setSeen(e.target.checked)} /> somebody of the school
+            saw it: it counts in full
+          </label>
+        </div>
+        <Refused
+          problem={problem}
+          fields={{
+            score: outOf ? "Hits" : "Score",
+            hits: "Hits",
+            misses: "Misses",
+            workSec: "Seconds",
+            on: "Day",
+            ball: "Ball",
+          }}
+        />
+        <button type="button" className="btn btn-main mt-4" onClick={keep}>
+          Keep the result
+        </button>
+      </Sheet>
+    </>
+  );
+}
