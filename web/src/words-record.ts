@@ -40,6 +40,13 @@ export function certainty(chance: number): string {
   return "almost certainly not";
 }
 
+/** A chance as a number; never said to be more certain than it is. */
+export function sureness(chance: number): string {
+  if (chance > 0.99) return "over 99 %";
+  if (chance < 0.01) return "under 1 %";
+  return `${Math.round(chance * 100)} %`;
+}
+
 /** What a side's tries say, in one sentence with its figures. */
 export function evidence(s: SideAdvice): string {
   const tries = s.hits + s.misses;
@@ -51,7 +58,7 @@ export function evidence(s: SideAdvice): string {
       : "";
   const held = `It went in ${s.hits} of ${tries} times lately; ${certainty(s.chanceHolds)} held at ${Math.round(
     s.hold * 100,
-  )} % (${Math.round(s.chanceHolds * 100)} % sure).`;
+  )} % (${sureness(s.chanceHolds)} sure).`;
   return `${held}${doubt}${gates}`;
 }
 

@@ -170,15 +170,11 @@ function Steps({
             strokeWidth="2"
           />
           {sign && (
-            <text
-              x={stands * 14 + 13}
-              y={41 - top(stands) - 1.5}
-              fontSize="13"
-              fontWeight="700"
+            <path
+              d={sign === "↑" ? "m0 9 4.5-8 4.5 8z" : "m0 1 4.5 8 4.5-8z"}
+              transform={`translate(${stands * 14 + 12.5} ${41 - top(stands) - 11})`}
               fill="var(--color-ink)"
-            >
-              {sign}
-            </text>
+            />
           )}
         </>
       )}

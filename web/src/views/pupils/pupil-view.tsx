@@ -220,7 +220,7 @@ function Confirm({ id }: { id: string }) {
       <button type="button" className="text-sm underline" onClick={() => send("POST", `/attempts/${id}/confirm`)}>
         confirm
       </button>
-      <Refused problem={problem} fields={{}} />
+      <Refused problem={problem} />
     </>
   );
 }

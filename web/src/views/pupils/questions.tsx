@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { ClassRecord, Found, Ladder } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { count, day, side } from "../../words";
-import { certainty, question } from "../../words-record";
+import { certainty, question, sureness } from "../../words-record";
 import { GroupBlock } from "./group-block";
 
 export type Asked = Found["question"];
@@ -82,8 +82,8 @@ export function Answers({ record, tried, asked }: { record: ClassRecord; tried: 
 function Answer({ found, record, ladder }: { found: Found; record: ClassRecord; ladder: Ladder | undefined }) {
   const name = record.pupils.find((p) => p.pupilId === found.pupilId)?.name ?? "?";
   return (
-    <li className="flex flex-wrap gap-x-3 border-b border-rule py-1.5">
-      <Link to={`/pupils/${found.pupilId}`} className="w-36 font-semibold">
+    <li className="grid gap-x-3 border-b border-rule py-1.5 sm:grid-cols-[8rem_minmax(0,1fr)]">
+      <Link to={`/pupils/${found.pupilId}`} className="font-semibold">
         {name}
       </Link>
       <span className="text-soft">{reason(found, record, ladder)}</span>
@@ -94,7 +94,7 @@ function Answer({ found, record, ladder }: { found: Found; record: ClassRecord; 
 function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): string {
   const rung = ladder?.rungs.findIndex((r) => r.id === f.rungId) ?? -1;
   const named = rung >= 0 ? `rung ${rung + 1}, ${ladder?.rungs[rung]?.name}` : "";
-  const sure = f.chance === null ? "" : `${certainty(f.chance)} (${Math.round(f.chance * 100)} %)`;
+  const sure = f.chance === null ? "" : `${certainty(f.chance)} (${sureness(f.chance)})`;
   const advice = record.advice.find((a) => a.pupilId === f.pupilId && a.ladderId === f.ladderId);
   switch (f.question) {
     case "READY_TO_GO_UP": {

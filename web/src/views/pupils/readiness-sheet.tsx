@@ -5,6 +5,7 @@ import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { school } from "../../words-record";
+import { Num } from "../ladders/form-bits";
 import { Refused, useSend } from "./use-send";
 
 const shares = { holdShare: "Holds at, % of tries", floorShare: "Floor, % of tries", sure: "How sure, %" } as const;
@@ -46,16 +47,13 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
     onDone();
   };
   const field = (name: keyof Readiness, label: string, factor: number) => (
-    <label key={name} className="flex items-center justify-between gap-3">
-      <span>{label}</span>
-      <input
-        className="field num w-24"
-        inputMode="decimal"
-        aria-invalid={!!problem?.must(`readiness.${name}`)}
-        defaultValue={Math.round(Number(how[name]) * factor * 10) / 10}
-        onChange={(e) => setHow({ ...how, [name]: Number(e.target.value) / factor })}
-      />
-    </label>
+    <Num
+      key={name}
+      label={label}
+      value={Math.round(Number(how[name]) * factor * 10) / 10}
+      must={problem?.must(`readiness.${name}`)}
+      onChange={(v) => setHow({ ...how, [name]: v === null ? null : v / factor })}
+    />
   );
   return (
     <div className="space-y-3">
@@ -68,15 +66,12 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
       <p className="text-soft">
         {school[how.school].about}. What the others say stands beside it on each pupil’s page.
       </p>
-      {(Object.keys(shares) as (keyof typeof shares)[]).map((f) => field(f, shares[f], 100))}
-      {(Object.keys(counts) as (keyof typeof counts)[]).map((f) => field(f, counts[f], 1))}
-      {field("unconfirmedWeight", "A try from home counts, % until confirmed", 100)}
-      <Refused
-        problem={problem}
-        fields={Object.fromEntries(
-          Object.entries({ ...shares, ...counts }).map(([f, label]) => [`readiness.${f}`, label]),
-        )}
-      />
+      <div className="flex flex-col gap-2">
+        {(Object.keys(shares) as (keyof typeof shares)[]).map((f) => field(f, shares[f], 100))}
+        {(Object.keys(counts) as (keyof typeof counts)[]).map((f) => field(f, counts[f], 1))}
+        {field("unconfirmedWeight", "A try from home counts, % until confirmed", 100)}
+      </div>
+      <Refused problem={problem} shown={Object.keys(how).map((f) => `readiness.${f}`)} />
       <button type="button" className="btn btn-main" onClick={keep}>
         Keep it
       </button>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
+import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
 
 /** The teacher's word on where a pupil stands: one press to follow the advice, or any rung with a reason. It is kept with its day. */
@@ -28,8 +29,7 @@ export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder
       </button>
       <Sheet title={`Where ${record.name} stands on “${ladder.name}”`} open={open} onOpenChange={setOpen}>
         <p className="mb-3 text-soft">
-          Your word holds until the rung is done, or until you say otherwise. Plans that put each on their own rung use
-          it.
+          Your word holds until you say otherwise. Plans that put each on their own rung use it.
         </p>
         <Choice
           label="Rung"
@@ -37,11 +37,8 @@ export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder
           options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
           onChange={setRungId}
         />
-        <label className="mt-3 block">
-          <span className="mb-1 block text-sm font-semibold">Why</span>
-          <input className="field w-full" maxLength={200} value={reason} onChange={(e) => setReason(e.target.value)} />
-        </label>
-        <Refused problem={problem} fields={{ reason: "Why", rungId: "Rung" }} />
+        <Box label="Why" field="reason" kind="line" value={reason} problem={problem} onChange={setReason} />
+        <Refused problem={problem} shown={["reason"]} />
         <button type="button" className="btn btn-main mt-4" onClick={() => say(rungId, reason)}>
           Keep it
         </button>

@@ -4,6 +4,7 @@ import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
 import { measure } from "../../words-ladders";
+import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
 
 const sidesOf = {
@@ -58,16 +59,15 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
     setFigures(empty);
     setOpen(false);
   };
-  const box = (label: string, field: keyof typeof empty, wide = false) => (
-    <label>
-      <span className="mb-1 block text-sm font-semibold">{label}</span>
-      <input
-        className={`field ${wide ? "w-44" : "num w-24"}`}
-        inputMode={wide ? "text" : "numeric"}
-        value={figures[field]}
-        onChange={(e) => setFigures({ ...figures, [field]: e.target.value })}
-      />
-    </label>
+  const box = (label: string, field: keyof typeof empty, kind: "number" | "words" = "number") => (
+    <Box
+      label={label}
+      field={field}
+      kind={kind}
+      value={figures[field]}
+      problem={problem}
+      onChange={(v) => setFigures({ ...figures, [field]: v })}
+    />
   );
   return (
     <>
@@ -100,16 +100,13 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           </div>
           <p className="text-soft">{rung && `Counted: ${measure[rung.measure]}, ${rung.unit}. ${rung.counts}`}</p>
           <div className="flex flex-wrap gap-3">
-            <label>
-              <span className="mb-1 block text-sm font-semibold">Day</span>
-              <input type="date" className="field" value={on} onChange={(e) => setOn(e.target.value)} />
-            </label>
+            <Box label="Day" field="on" kind="date" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
             {!outOf && rung?.measure === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
             {box("Misses, if counted", "misses")}
             {rung?.measure === "COUNT_IN_TIME" && box("Seconds of the round", "workSec")}
-            {box("Ball, if another", "ball", true)}
-            {box("With whom", "with", true)}
+            {box("Ball, if another", "ball", "words")}
+            {box("With whom", "with", "words")}
           </div>
           <label className="flex items-center gap-2">
             <input type="checkbox" checked={home} onChange={(e) => setHome(e.target.checked)} /> done at home
@@ -119,17 +116,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
             saw it: it counts in full
           </label>
         </div>
-        <Refused
-          problem={problem}
-          fields={{
-            score: outOf ? "Hits" : "Score",
-            hits: "Hits",
-            misses: "Misses",
-            workSec: "Seconds",
-            on: "Day",
-            ball: "Ball",
-          }}
-        />
+        <Refused problem={problem} shown={["score", "hits", "misses", "workSec", "on", "ball", "with"]} />
         <button type="button" className="btn btn-main mt-4" onClick={keep}>
           Keep the result
         </button>

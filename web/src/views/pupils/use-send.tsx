@@ -20,23 +20,12 @@ export function useSend() {
   return { send, problem };
 }
 
-/** What was refused, field by field in the words of the screen. */
-export function Refused({ problem, fields }: { problem: Problem | undefined; fields: Record<string, string> }) {
-  if (!problem) return null;
-  const named = Object.keys(fields).filter((f) => problem.must(f));
+/** What was refused, unless a field of the sheet shows it already. */
+export function Refused({ problem, shown = [] }: { problem: Problem | undefined; shown?: string[] }) {
+  if (!problem || shown.some((field) => problem.must(field))) return null;
   return (
-    <div role="alert" className="mt-3 font-semibold text-alert">
-      {named.length === 0 ? (
-        <p>
-          {problem.title}. {problem.detail}
-        </p>
-      ) : (
-        named.map((f) => (
-          <p key={f}>
-            {fields[f]} {problem.must(f)}.
-          </p>
-        ))
-      )}
-    </div>
+    <p role="alert" className="mt-3 font-semibold text-alert">
+      {problem.title}. {problem.detail}
+    </p>
   );
 }

@@ -66,7 +66,7 @@ class RecordChanges {
             Boolean trial) {}
 
     @PostMapping("/pupils/{id}/attempts")
-    @ResponseStatus(HttpStatus.CREATED)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
     void typeIn(@PathVariable UUID id, @RequestBody TypedIn typed) {
         Pupil pupil = taught(access.pupil(id));
         LocalDate today = LocalDate.now(clock);
@@ -121,7 +121,7 @@ class RecordChanges {
     }
 
     @PostMapping("/attempts/{id}/corrections")
-    @ResponseStatus(HttpStatus.CREATED)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
     void correct(@PathVariable UUID id, @RequestBody Correction.Wanted wanted) {
         records.correct(taughtRow(id), wanted);
     }
@@ -136,7 +136,7 @@ class RecordChanges {
     record Said(String ladderId, String rungId, String reason) {}
 
     @PostMapping("/pupils/{id}/standings")
-    @ResponseStatus(HttpStatus.CREATED)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
     void say(@PathVariable UUID id, @RequestBody Said said) {
         advice.say(taught(access.pupil(id)), said.ladderId(), said.rungId(), said.reason());
     }

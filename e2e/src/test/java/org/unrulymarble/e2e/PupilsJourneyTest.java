@@ -1,0 +1,71 @@
+package org.unrulymarble.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** From a question to the pupils it finds, to a plan, and to a pupil's page where the teacher has the last word. */
+@ExtendWith(OneBrowser.class)
+class PupilsJourneyTest {
+
+    private final Browser browser = OneBrowser.browser();
+
+    @BeforeEach
+    void asTeacher() {
+        browser.offline(false);
+        browser.size(1280, 800);
+        browser.signIn("okafor");
+        browser.open("/pupils");
+    }
+
+    @Test
+    void a_question_leads_to_a_block_for_those_it_found() {
+        browser.press("Ready to go up");
+        String ladder = browser.see("main section[aria-label]").getDomAttribute("aria-label");
+        String pupil = browser.see("main section[aria-label] li a").getText();
+        browser.press("Plan a block for them");
+        browser.press("Lesson 1 of the term");
+        browser.see("[data-testid=total]");
+        String blocks = browser.see("ol[aria-label=Blocks]").getText();
+        assertThat(blocks.substring(blocks.lastIndexOf(ladder))).contains("each on their own rung");
+
+        browser.open("/pupils");
+        browser.press("Ready to go up");
+        browser.press(pupil);
+        browser.seeText("ready to go up");
+    }
+
+    @Test
+    void the_teacher_has_the_last_word_and_a_tally_is_corrected_in_sight() {
+        browser.press("Ready to go up");
+        browser.see("main section[aria-label] li a").click();
+        browser.press("Another rung");
+        browser.press("Keep it");
+        browser.seeText("Why must be");
+        browser.labelled("Why").sendKeys("saw it in the yard");
+        browser.press("Keep it");
+        browser.seeText("“saw it in the yard”");
+
+        browser.press("correct");
+        browser.type(browser.labelled("Score"), "3");
+        browser.labelled("Why").sendKeys("misheard");
+        browser.press("Keep the correction");
+        browser.await(
+                "for the correction on the page",
+                d -> browser.see("[data-testid=attempts] tbody tr").getText().contains("“misheard”"));
+        assertThat(browser.see("[data-testid=attempts] tbody tr").getText()).contains("3", "was ");
+
+        browser.press("Type in a result");
+        browser.labelled("Score").sendKeys("7");
+        browser.press("Keep the result");
+        browser.await(
+                "for the result",
+                d -> browser.see("[data-testid=attempts] tbody tr").getText().contains("typed in afterwards"));
+        browser.press("confirm");
+        browser.await(
+                "for it to count in full",
+                d -> !browser.see("[data-testid=attempts] tbody tr").getText().contains("not confirmed"));
+    }
+}

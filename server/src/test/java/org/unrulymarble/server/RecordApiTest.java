@@ -1,0 +1,182 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** What is changed by hand in the record: nothing is silently overwritten, and nobody else's class is within reach. */
+@ApiTest
+class RecordApiTest {
+
+    private static final String LADDER = "clap-and-collect";
+    private static final String RUNG = "one-hand-in";
+
+    @Autowired
+    private Api api;
+
+    private String classId;
+    private String pupil;
+
+    @BeforeEach
+    void aPupil() {
+        api.as("okafor");
+        classId = api.id("/api/classes", "Dunlin 5");
+        pupil = api.get("/api/classes/" + classId + "/record")
+                .body()
+                .get("pupils")
+                .get(0)
+                .get("pupilId")
+                .stringValue();
+    }
+
+    @Test
+    void a_tally_is_corrected_with_a_reason_and_what_it_was_stays() {
+        JsonNode first = record().get("attempts").get(0).get("attempt");
+        String path = "/api/attempts/" + first.get("id").stringValue() + "/corrections";
+        int was = first.get("score").intValue();
+        String body = "{\"seenScore\":%d,\"score\":%d,\"hits\":null,\"misses\":null,\"struck\":%s,\"reason\":\"%s\"}";
+
+        Api.Answer unsaid = api.post(path, body.formatted(was, was + 1, false, " "));
+        assertThat(unsaid.status()).isEqualTo(400);
+        assertThat(unsaid.badFields()).containsExactly("reason");
+        assertThat(api.post(path, body.formatted(was, was + 1, false, "misheard"))
+                        .status())
+                .isEqualTo(204);
+        // Somebody who still sees the old figure does not overwrite the new one.
+        assertThat(api.post(path, body.formatted(was, was + 9, false, "no")).status())
+                .isEqualTo(409);
+        assertThat(api.post(path, body.formatted(was + 1, was + 1, true, "not this pupil"))
+                        .status())
+                .isEqualTo(204);
+
+        JsonNode now = record();
+        assertThat(now.get("attempts").get(0).get("attempt").get("score").intValue())
+                .isEqualTo(was + 1);
+        assertThat(now.get("attempts").get(0).get("struck").booleanValue()).isTrue();
+        assertThat(now.get("corrections").valueStream().map(c -> c.get("reason").stringValue()))
+                .containsExactly("misheard", "not this pupil");
+        assertThat(now.get("corrections").get(0).get("before").get("score").intValue())
+                .isEqualTo(was);
+        // Struck out, it counts for nothing.
+        assertThat(now.get("challenges")
+                        .valueStream()
+                        .mapToInt(c -> c.get("rounds").intValue())
+                        .sum())
+                .isEqualTo(now.get("attempts").size() - 1);
+        assertThat(api.post(path, body.formatted(was + 1, was, false, "it was as it was"))
+                        .status())
+                .isEqualTo(204);
+    }
+
+    @Test
+    void what_is_typed_in_counts_less_until_it_is_confirmed() {
+        String typed = """
+                {"on":"%s","ladderId":"%s","rungId":"%s","side":"RIGHT","score":20,"hits":20,"misses":0,"workSec":40,
+                "where":"HOME","seen":false}""".formatted(LocalDate.now(), LADDER, RUNG);
+        api.post("/api/pupils/" + pupil + "/standings", word(RUNG, "here"));
+        double before = right().get("weightedTries").doubleValue();
+        assertThat(api.post("/api/pupils/" + pupil + "/attempts", typed).status())
+                .isEqualTo(204);
+        assertThat(right().get("weightedTries").doubleValue()).isCloseTo(before + 10, within(1e-9));
+        assertThat(right().get("unconfirmedShare").doubleValue()).isPositive();
+
+        String id = right().get("evidence").get(0).get("attemptId").stringValue();
+        assertThat(api.post("/api/attempts/" + id + "/confirm", "{}").status()).isEqualTo(204);
+        assertThat(right().get("weightedTries").doubleValue()).isCloseTo(before + 20, within(1e-9));
+
+        Api.Answer tomorrow = api.post(
+                "/api/pupils/" + pupil + "/attempts",
+                typed.replace(
+                        LocalDate.now().toString(), LocalDate.now().plusDays(1).toString()));
+        assertThat(tomorrow.badFields()).containsExactly("on");
+    }
+
+    @Test
+    void a_word_of_the_teacher_sets_the_own_rung_and_is_kept_beside_the_earlier_ones() {
+        api.post("/api/pupils/" + pupil + "/standings", word("both-hands", "start again"));
+        api.post("/api/pupils/" + pupil + "/standings", word(RUNG, "saw it in the yard"));
+
+        JsonNode advice = advice();
+        assertThat(advice.get("rungId").stringValue()).isEqualTo(RUNG);
+        assertThat(advice.get("stands").get("by").stringValue()).startsWith("Ms Okafor");
+        assertThat(record().get("standings").size()).isGreaterThanOrEqualTo(2);
+        assertThat(api.post("/api/pupils/" + pupil + "/standings", word("no-such-rung", "?"))
+                        .badFields())
+                .containsExactly("rungId");
+    }
+
+    @Test
+    void the_class_chooses_how_it_decides_and_an_older_choice_does_not_overwrite_a_newer() {
+        String path = "/api/classes/" + classId + "/readiness";
+        JsonNode usual = api.get(path).body();
+        String chosen = usual.toString().replace("\"RECKONED\"", "\"IN_A_ROW\"");
+
+        assertThat(api.put(path, chosen).status()).isEqualTo(200);
+        assertThat(api.get(path).body().get("readiness").get("school").stringValue())
+                .isEqualTo("IN_A_ROW");
+        assertThat(api.put(path, chosen).status()).isEqualTo(409);
+        Api.Answer bad = api.put(path, api.get(path).text().replace("\"holdShare\":0.8", "\"holdShare\":0.4"));
+        assertThat(bad.badFields()).containsExactly("readiness.holdShare");
+        assertThat(api.put(path, api.get(path).text().replace("IN_A_ROW", "RECKONED"))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    /** Every way that leads to a class's record, tried by the teacher of another class: it is not even there. A helper sees and does not change. */
+    @Test
+    void another_teachers_class_is_out_of_reach_by_every_route() {
+        String attempt =
+                record().get("attempts").get(0).get("attempt").get("id").stringValue();
+        List<String> reads = List.of(
+                "/api/classes/%s/record".formatted(classId),
+                "/api/classes/%s/shares".formatted(classId),
+                "/api/classes/%s/readiness".formatted(classId),
+                "/api/pupils/%s/record".formatted(pupil));
+        List<String> writes = List.of(
+                "/api/pupils/%s/attempts".formatted(pupil),
+                "/api/pupils/%s/standings".formatted(pupil),
+                "/api/attempts/%s/corrections".formatted(attempt),
+                "/api/attempts/%s/confirm".formatted(attempt));
+        String body = "{\"seenScore\":1,\"score\":1,\"reason\":\"x\",\"ladderId\":\"%s\",\"rungId\":\"%s\"}"
+                .formatted(LADDER, RUNG);
+        String readiness = api.get(reads.get(2)).text();
+
+        api.as("brambell");
+        for (String path : reads) assertThat(api.get(path).status()).as(path).isEqualTo(404);
+        for (String path : writes)
+            assertThat(api.post(path, body).status()).as(path).isEqualTo(404);
+        assertThat(api.put(reads.get(2), readiness).status()).isEqualTo(404);
+        api.asNobody();
+        for (String path : reads) assertThat(api.get(path).status()).as(path).isEqualTo(401);
+    }
+
+    private static String word(String rungId, String reason) {
+        return "{\"ladderId\":\"%s\",\"rungId\":\"%s\",\"reason\":\"%s\"}".formatted(LADDER, rungId, reason);
+    }
+
+    private JsonNode record() {
+        return api.get("/api/pupils/" + pupil + "/record").body();
+    }
+
+    private JsonNode advice() {
+        return record().get("advice")
+                .valueStream()
+                .filter(a -> a.get("ladderId").stringValue().equals(LADDER))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private JsonNode right() {
+        return advice().get("sides")
+                .valueStream()
+                .filter(s -> s.get("side").stringValue().equals("RIGHT"))
+                .findFirst()
+                .orElseThrow();
+    }
+}

@@ -1,0 +1,42 @@
+import type { Problem } from "../../api/client";
+import { Labelled } from "../../ui/fields";
+
+/** One field of a small sheet, with what it must be beside it. */
+export function Box({
+  label,
+  value,
+  problem,
+  field,
+  onChange,
+  kind = "number",
+  disabled = false,
+}: {
+  label: string;
+  value: string;
+  problem: Problem | undefined;
+  /** its path in the problem document */
+  field: string;
+  onChange: (value: string) => void;
+  kind?: "number" | "words" | "line" | "date";
+  disabled?: boolean;
+}) {
+  const width = { number: "num w-24", words: "w-44", line: "w-full", date: "" }[kind];
+  return (
+    <div className={kind === "line" ? "mt-3" : ""}>
+      <Labelled label={label} must={problem?.must(field)}>
+        {(ids) => (
+          <input
+            {...ids}
+            type={kind === "date" ? "date" : "text"}
+            className={`field ${width}`}
+            inputMode={kind === "number" ? "numeric" : "text"}
+            maxLength={200}
+            disabled={disabled}
+            value={value}
+            onChange={(e) => onChange(e.target.value)}
+          />
+        )}
+      </Labelled>
+    </div>
+  );
+}
