@@ -15,6 +15,7 @@ const PlanView = lazy(() => import("./views/plan/plan-view").then((m) => ({ defa
 const RunStart = lazy(() => import("./views/run/run-start").then((m) => ({ default: m.RunStart })));
 const RunView = lazy(() => import("./views/run/run-view").then((m) => ({ default: m.RunView })));
 const ClassView = lazy(() => import("./views/pupils/class-view").then((m) => ({ default: m.ClassView })));
+const Letter = lazy(() => import("./views/pupils/letter").then((m) => ({ default: m.Letter })));
 const PupilView = lazy(() => import("./views/pupils/pupil-view").then((m) => ({ default: m.PupilView })));
 const MarksView = lazy(() => import("./views/marks/marks-view").then((m) => ({ default: m.MarksView })));
 const StoreView = lazy(() => import("./views/store/store-view").then((m) => ({ default: m.StoreView })));
@@ -71,6 +72,7 @@ function SignedIn() {
           <Route path="/run" element={<RunStart />} />
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
+          <Route path="/pupils/:id/family" element={<Letter />} />
           <Route path="/ladders" element={<LaddersView />} />
           <Route path="/ladders/new" element={<NewLadder />} />
           <Route path="/ladders/:id" element={<LadderView />} />

@@ -244,7 +244,8 @@ export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string 
       : a.newBest
         ? `new best, was ${a.best}${length(a.bestWorkSec)}`
         : `best ${a.best}${length(a.bestWorkSec)}`;
-  return [before, a.metGate && "gate"].filter(Boolean).join(" · ");
+  const last = a.last !== null && a.last !== a.best ? `last ${a.last}${length(a.lastWorkSec)}` : "";
+  return [before, last, a.metGate && "gate"].filter(Boolean).join(" · ");
 }
 
 /** "best 20 in 40 s, last 17 in 40 s" */

@@ -90,3 +90,4 @@ export type ReadinessView = Schemas["ReadinessView"];
 export type Mark = Schemas["Mark"];
 export type Correction = Schemas["Correction"];
 export type Tried = Schemas["Tried"];
+export type Brought = Schemas["Brought"];

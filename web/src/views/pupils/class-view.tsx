@@ -9,6 +9,8 @@ import { Matrix } from "./matrix";
 import { OneLadder } from "./one-ladder";
 import { Answers, type Asked, QuestionBar } from "./questions";
 import { ReadinessSheet } from "./readiness-sheet";
+import { ResultsSheet } from "./results-sheet";
+import { Term } from "./term";
 
 /** Who completed which challenge; one ladder at a time with bests, last results and rounds. */
 export function ClassView() {
@@ -17,6 +19,7 @@ export function ClassView() {
   const catalogue = useQuery(ladders);
   const [ladderId, setLadderId] = useState<string>();
   const [asked, setAsked] = useState<Asked>();
+  const [term, setTerm] = useState(false);
   if (!chosen)
     return (
       <Empty title="No class yet">
@@ -44,6 +47,10 @@ export function ClassView() {
     <>
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="mr-auto">{record.data.className}: who stands where</h1>
+        <button type="button" className="btn btn-small" aria-pressed={term} onClick={() => setTerm(!term)}>
+          {term ? "The matrix" : "The term"}
+        </button>
+        <ResultsSheet classId={record.data.classId} className={record.data.className} />
         <ReadinessSheet classId={record.data.classId} className={record.data.className} />
       </div>
       <p className="mt-1 mb-3 text-soft">
@@ -51,8 +58,10 @@ export function ClassView() {
         {count(record.data.rounds, "round", "rounds")}. A filled step is a rung whose gate was met; the marble lies on
         the rung where a pupil stands{ladder ? "" : "; press a ladder for bests and last results"}.
       </p>
-      <QuestionBar record={record.data} asked={asked} onAsk={setAsked} />
-      {asked ? (
+      {!term && <QuestionBar record={record.data} asked={asked} onAsk={setAsked} />}
+      {term ? (
+        <Term record={record.data} tried={tried} />
+      ) : asked ? (
         <Answers record={record.data} tried={tried} asked={asked} />
       ) : ladder ? (
         <OneLadder record={record.data} ladder={ladder} onBack={() => setLadderId(undefined)} />

@@ -31,7 +31,12 @@ export function PupilView() {
       <p>
         <Link to="/pupils">{record.data.className}</Link>
       </p>
-      <h1>{record.data.name}</h1>
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto">{record.data.name}</h1>
+        <Link className="btn btn-small no-underline print:hidden" to={`/pupils/${record.data.pupilId}/family`}>
+          A page for the family
+        </Link>
+      </div>
       <p className="mt-1 text-soft">
         {details.birthYear && `born ${details.birthYear} · `}
         {details.strongHand === "LEFT" ? "left-handed" : "right-handed"}

@@ -82,6 +82,13 @@ public record Attempt(
         checks.done();
     }
 
+    /** The same result under another id. */
+    public Attempt withId(String otherId) {
+        return new Attempt(
+                otherId, pupilId, on, ladderId, rungId, modifiers, side, set, score, hits, misses, tries, workSec, ball,
+                distanceM, target, with, space, where, countedBy, confirmed, trial, detail, jointWith);
+    }
+
     /** Milliseconds of the best go where a watch was stopped, else null. */
     public Integer timeMs() {
         return detail == null ? null : detail.timeMs();

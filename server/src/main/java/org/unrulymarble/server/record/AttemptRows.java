@@ -1,11 +1,14 @@
 package org.unrulymarble.server.record;
 
+import jakarta.persistence.QueryHint;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.QueryHints;
 
 interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     List<AttemptRow> findByClassIdOrderByOnDayAscSetNumberAsc(UUID classId);
@@ -13,6 +16,15 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     List<AttemptRow> findByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
 
     List<AttemptRow> findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(UUID classId, Collection<String> ladderIds);
+
+    @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
+    Stream<AttemptRow> streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAsc(UUID classId);
+
+    @Query("select a.id from AttemptRow a where a.id in :ids")
+    List<UUID> known(Collection<UUID> ids);
+
+    @Query("select a.id from AttemptRow a where a.classId = :classId")
+    List<UUID> idsOfClass(UUID classId);
 
     /** Sums of tries with counted misses and without modifiers. */
     @Query("""

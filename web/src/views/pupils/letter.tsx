@@ -1,0 +1,115 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "react-router";
+import { ladders, pupilRecord } from "../../api/queries";
+import type { Advice, Challenge, Ladder, PupilRecord, Rung } from "../../api/types";
+import { FamilyGlyph } from "../../ui/marble";
+import { Failed, Loading } from "../../ui/states";
+import { caution, count, day, deferring, score, side } from "../../words";
+
+/** One page for the family: what was done, how it grew, and what comes next. No rank, no other child, no bare figures of chance. */
+export function Letter() {
+  const { id = "" } = useParams();
+  const record = useQuery(pupilRecord(id));
+  const catalogue = useQuery(ladders);
+  const failed = [record, catalogue].find((q) => q.isLoadingError);
+  if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
+  if (!record.data || !catalogue.data) return <Loading what="the page for the family" />;
+  return <Page record={record.data} catalogue={catalogue.data} />;
+}
+
+function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
+  const first = record.name.replace(/ \S+$/, "");
+  const days = new Set(record.attempts.filter((t) => !t.struck).map((t) => t.attempt.on));
+  const tried = catalogue.filter((l) => record.challenges.some((c) => c.ladderId === l.id));
+  const done = record.challenges.filter((c) => c.completedOn && c.modifiers.length === 0);
+  const next = record.advice.filter((a) => tried.some((l) => l.id === a.ladderId)).slice(0, 3);
+  const cautions = [...new Set(next.flatMap((a) => catalogue.find((l) => l.id === a.ladderId)?.cautions ?? []))];
+  return (
+    <article className="mx-auto max-w-2xl print:max-w-none" data-testid="letter">
+      <p className="mb-4 flex flex-wrap gap-3 print:hidden">
+        <Link className="btn btn-small" to={`/pupils/${record.pupilId}`}>
+          Back
+        </Link>
+        <button type="button" className="btn btn-small btn-main" onClick={() => window.print()}>
+          Print
+        </button>
+      </p>
+      <h1>{first} with the ball</h1>
+      <p className="mt-2 text-lg">
+        {first} has practised on {count(days.size, "day", "days")} and has finished{" "}
+        {count(done.length, "challenge", "challenges")} so far.
+      </p>
+      <h2 className="mt-6">What has grown</h2>
+      <ul className="mt-1">
+        {tried.map((l) => (
+          <Grown key={l.id} ladder={l} record={record} />
+        ))}
+      </ul>
+      <h2 className="mt-6">What comes next</h2>
+      {next.map((a) => (
+        <Next key={a.ladderId} advice={a} ladder={catalogue.find((l) => l.id === a.ladderId)} />
+      ))}
+      {cautions.length > 0 && (
+        <p className="mt-4">
+          <strong>Take care.</strong> {cautions.map((c) => caution[c]).join(" ")}
+        </p>
+      )}
+      <p className="mt-2 text-soft">{deferring}</p>
+    </article>
+  );
+}
+
+function Grown({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
+  const mine = record.challenges.filter((c) => c.ladderId === ladder.id && c.modifiers.length === 0);
+  const done = mine.filter((c) => c.completedOn);
+  const latest = done.at(-1);
+  const rung = (c: Challenge) => ladder.rungs.find((r) => r.id === c.rungId);
+  const grown = mine
+    .flatMap((c) => c.sides.map((s) => ({ s, rung: rung(c) })))
+    .filter((g) => (g.s.gain ?? 0) > 0 && !g.s.joint);
+  const most = grown.sort((a, b) => (b.s.gain ?? 0) - (a.s.gain ?? 0))[0];
+  return (
+    <li className="flex gap-3 border-b border-rule py-1.5">
+      <FamilyGlyph family={ladder.family} />
+      <span>
+        <strong>{ladder.name}.</strong>{" "}
+        {latest?.completedOn
+          ? `${count(done.length, "step", "steps")} of ${ladder.rungs.length} done; the latest, “${rung(latest)?.name}”, on ${day(latest.completedOn)}.`
+          : "Begun, and on the way to the first step."}{" "}
+        {most &&
+          `At “${most.rung?.name}”${hand(most.s.side)} it went from ${told(most.s.first, most.rung)} to ${told(most.s.best, most.rung)}.`}
+      </span>
+    </li>
+  );
+}
+
+const hand = (s: Challenge["sides"][number]["side"]) =>
+  s === "RIGHT" || s === "LEFT" ? ` with the ${side[s]} hand` : "";
+const told = (m: Challenge["sides"][number]["best"], rung: Rung | undefined) =>
+  `${score({ ...m, tries: null }, rung)}${m.timeMs ? "" : ` ${rung?.unit ?? ""}`}`;
+
+/** The step to practise: the next one where this one is held, else this one. */
+function Next({ advice, ladder }: { advice: Advice; ladder: Ladder | undefined }) {
+  const id =
+    advice.verdict === "UP"
+      ? (advice.nextRungId ?? advice.rungId)
+      : advice.verdict === "BACK"
+        ? (advice.rungBelowId ?? advice.rungId)
+        : advice.rungId;
+  const rung = ladder?.rungs.find((r) => r.id === id);
+  if (!ladder || !rung) return null;
+  const why = {
+    UP: "The step before is held; this one is new.",
+    STAY: "This one is coming; a little more of it.",
+    BACK: "A step that feels safe, so that the next one comes by itself.",
+    MORE: "A few more tries will show how it goes.",
+  }[advice.verdict];
+  return (
+    <p className="mt-2">
+      <strong>
+        {ladder.name}: {rung.name}.
+      </strong>{" "}
+      {why} {rung.task} <span className="text-soft">If it is hard: {rung.easier}</span>
+    </p>
+  );
+}
