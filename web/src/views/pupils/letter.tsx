@@ -4,7 +4,7 @@ import { ladders, pupilRecord } from "../../api/queries";
 import type { Advice, Challenge, Ladder, PupilRecord, Rung } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { caution, count, day, deferring, score, side } from "../../words";
+import { caution, count, day, deferring, seconds, side } from "../../words";
 
 /** One page for the family: what was done, how it grew, and what comes next. No rank, no other child, no bare figures of chance. */
 export function Letter() {
@@ -85,8 +85,11 @@ function Grown({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
 
 const hand = (s: Challenge["sides"][number]["side"]) =>
   s === "RIGHT" || s === "LEFT" ? ` with the ${side[s]} hand` : "";
-const told = (m: Challenge["sides"][number]["best"], rung: Rung | undefined) =>
-  `${score({ ...m, tries: null }, rung)}${m.timeMs ? "" : ` ${rung?.unit ?? ""}`}`;
+function told(m: Challenge["sides"][number]["best"], rung: Rung | undefined): string {
+  if (m.timeMs) return seconds(m.timeMs);
+  const inTime = rung?.measure === "COUNT_IN_TIME" && m.workSec ? ` in ${m.workSec} s` : "";
+  return `${m.score} ${rung?.unit ?? ""}${inTime}`;
+}
 
 /** The step to practise: the next one where this one is held, else this one. */
 function Next({ advice, ladder }: { advice: Advice; ladder: Ladder | undefined }) {

@@ -66,7 +66,7 @@ export function ResultsSheet({ classId, className }: { classId: string; classNam
         )}
         {would && (
           <div role="status" className="mt-4">
-            <p>
+            <p className={would.bad.length > 0 ? "hidden" : ""}>
               {would.kept
                 ? `Brought in: ${count(would.added, "result", "results")}.`
                 : `It would bring ${count(would.added, "new result", "new results")}.`}{" "}

@@ -75,12 +75,54 @@ class EveryViewTest {
         browser.open("/pupils");
         browser.see("table");
         sound();
+        browser.press("Other hand behind");
+        browser.see("main section[aria-label] li");
+        sound();
+        browser.press("Other hand behind");
+        browser.press("The term");
+        browser.see("[data-testid=term]");
+        sound();
+        browser.press("The matrix");
         browser.press("Clap and collect");
         browser.seeText("All ladders");
         sound();
         browser.press("Beatrix O.");
         browser.see("[data-testid=attempts]");
+        browser.script("document.querySelectorAll('details').forEach(d => d.open = true)");
         sound();
+        browser.press("Type in a result");
+        browser.labelled("Score");
+        sound();
+        browser.keys(org.openqa.selenium.Keys.ESCAPE);
+        browser.press("A page for the family");
+        browser.see("[data-testid=letter]");
+        sound();
+    }
+
+    @Test
+    void the_pads_that_are_drawn_and_those_with_numbers() {
+        Lessons lessons = new Lessons(browser);
+        RunPage run = new RunPage(browser, lessons);
+        run.beginAnyhow(lessons.ofRungs(
+                "Pads to look at",
+                java.util.List.of(
+                        new Lessons.Rung("bowl-at-rings", "with-points"),
+                        new Lessons.Rung("number-keep", "what-is-left"),
+                        new Lessons.Rung("nearest-the-jack", "to-seven"),
+                        new Lessons.Rung("claps-and-turns", "record-of-claps"))));
+        for (tools.jackson.databind.JsonNode s :
+                run.run().get("sheet").get("script").get("segments")) {
+            if (!s.get("kind").stringValue().equals("WORK") || s.get("turn").intValue() > 0) continue;
+            run.jumpTo(s.get("index").intValue());
+            browser.await("for the block", d -> {
+                if (browser.shows("button[data-after]")) browser.press("Done");
+                return browser.shows(
+                        "section[aria-label=Pads][data-block='" + s.get("block").intValue() + "']");
+            });
+            if (!browser.shows("section[aria-label=Pads] button[aria-pressed=true]")) browser.press("1 Amaru T.");
+            sound();
+        }
+        run.finish();
     }
 
     @Test
