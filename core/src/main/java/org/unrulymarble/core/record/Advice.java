@@ -131,14 +131,15 @@ public record Advice(
         return measure.tappable() ? EvidenceWanted.TAP_MISSES : EvidenceWanted.HITS_OF_TEN;
     }
 
-    /** Where a pupil stands: on the rung that somebody named last; else on the one that was practised last; else on the first. */
+    /**
+     * Where a pupil stands: on the rung that somebody named last; else on the highest that was practised, since a round of the whole class on an
+     * easier one moves nobody back; else on the first.
+     */
     static Rung ownRung(Ladder ladder, List<Attempt> attempts, Standing stands) {
         if (stands != null) return ladder.rung(stands.rungId()).orElseThrow();
         return attempts.stream()
-                .filter(a -> ladder.rung(a.rungId()).isPresent())
-                .max(Comparator.comparing(Attempt::on)
-                        .thenComparing(Attempt::set)
-                        .thenComparing(a -> number(ladder, a.rungId())))
+                .filter(a -> !a.trial() && ladder.rung(a.rungId()).isPresent())
+                .max(Comparator.comparingInt(a -> number(ladder, a.rungId())))
                 .flatMap(a -> ladder.rung(a.rungId()))
                 .orElse(ladder.rungs().get(0));
     }

@@ -105,13 +105,15 @@ class AdviceTest {
     }
 
     @Test
-    void a_pupil_stands_where_they_practised_last_unless_somebody_says_otherwise() {
+    void a_pupil_stands_on_the_highest_rung_practised_unless_somebody_says_otherwise() {
         said.clear();
         assertThat(advice().rungId()).isEqualTo(LADDER.rungs().get(0).id());
         attempts.add(attempt(Side.RIGHT, 12, 40, null, 5, true));
+        String first = LADDER.rungs().get(0).id();
+        attempts.add(onRung(first, attempt(Side.NONE, 12, 40, null, 1, true)));
+        // A round with the whole class on an easier rung moves nobody back.
         assertThat(advice().rungId()).isEqualTo(RUNG);
 
-        String first = LADDER.rungs().get(0).id();
         said.add(new Advice.Standing("ada", LADDER.id(), first, TODAY.minusDays(3), "Ms Okafor", "a rung back"));
         attempts.add(attempt(Side.RIGHT, 12, 40, null, 1, true));
         // A word holds, whatever the class did since; of two on one day the later one.
@@ -165,13 +167,21 @@ class AdviceTest {
         return with(a, false, List.of("ben"));
     }
 
+    private static Attempt onRung(String rungId, Attempt a) {
+        return changed(a, rungId, a.trial(), a.jointWith());
+    }
+
     private static Attempt with(Attempt a, boolean trial, List<String> jointWith) {
+        return changed(a, a.rungId(), trial, jointWith);
+    }
+
+    private static Attempt changed(Attempt a, String rungId, boolean trial, List<String> jointWith) {
         return new Attempt(
                 a.id(),
                 a.pupilId(),
                 a.on(),
                 a.ladderId(),
-                a.rungId(),
+                rungId,
                 a.modifiers(),
                 a.side(),
                 a.set(),
