@@ -56,9 +56,9 @@ export function evidence(s: SideAdvice): string {
     s.unconfirmedShare > 0.005
       ? ` ${Math.round(s.unconfirmedShare * 100)} % of that rests on results that nobody of the school has confirmed.`
       : "";
-  const held = `It went in ${s.hits} of ${tries} times lately; ${certainty(s.chanceHolds)} held at ${Math.round(
-    s.hold * 100,
-  )} % (${sureness(s.chanceHolds)} sure).`;
+  const held = `It went in ${s.hits} of ${tries} times lately. Held at ${Math.round(s.hold * 100)} %: ${certainty(
+    s.chanceHolds,
+  )} (${sureness(s.chanceHolds)}).`;
   return `${held}${doubt}${gates}`;
 }
 
