@@ -69,7 +69,7 @@ class RunController {
 
     /** How a round came out against each pupil's own before. */
     @GetMapping("/{id}/against/{round}")
-    List<RunService.RoundAgainst> against(@PathVariable UUID id, @PathVariable int round) {
+    List<RunRecording.RoundAgainst> against(@PathVariable UUID id, @PathVariable int round) {
         return runs.against(id, round);
     }
 

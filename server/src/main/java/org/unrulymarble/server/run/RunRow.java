@@ -22,7 +22,7 @@ class RunRow {
     private boolean finished;
     private String wallCode;
 
-    /** {@link RunService.Sheet} as JSON: never changed once the run has begun. */
+    /** {@link RunSheets.Sheet} as JSON: never changed once the run has begun. */
     @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
     @Column(name = "sheet")
     private String sheet;

@@ -1,7 +1,6 @@
 package org.unrulymarble.server.run;
 
 import jakarta.annotation.PreDestroy;
-import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -11,39 +10,26 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
-import org.unrulymarble.core.clock.Segment;
-import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.plan.Lesson;
-import org.unrulymarble.core.plan.ScriptWriter;
-import org.unrulymarble.core.record.Against;
-import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.record.PupilRemark;
-import org.unrulymarble.core.score.RoundResult;
 import org.unrulymarble.core.score.RunEvent;
 import org.unrulymarble.core.score.RunLog;
 import org.unrulymarble.core.score.RunScript;
 import org.unrulymarble.core.score.RunState;
 import org.unrulymarble.server.account.SignedIn;
-import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.GroupCommit;
 import org.unrulymarble.server.platform.NotFound;
-import org.unrulymarble.server.record.RecordService;
+import org.unrulymarble.server.run.RunSheets.Sheet;
 import org.unrulymarble.server.store.ClassAccess;
-import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -57,17 +43,6 @@ public class RunService {
     private static final int CODE_LENGTH = 6;
     private static final SecureRandom RANDOM = new SecureRandom();
 
-    private static final int SHEETS_KEPT = 200;
-
-    private final Map<UUID, Sheet> sheets = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<UUID, Sheet> eldest) {
-            return size() > SHEETS_KEPT;
-        }
-    };
-
     /** Runs whose wall shows what was scored, as far as a wall is open. */
     private final Set<UUID> scoresOnWall = ConcurrentHashMap.newKeySet();
 
@@ -78,9 +53,9 @@ public class RunService {
     private final RunStreams streams;
     private final RunEventRows events;
     private final LessonService lessons;
-    private final RecordService records;
+    private final RunSheets sheets;
+    private final RunRecording recording;
     private final ClassAccess access;
-    private final LadderService ladders;
     private final JsonMapper json;
     private final Clock clock;
     private final TransactionTemplate transactions;
@@ -92,9 +67,9 @@ public class RunService {
             RunStreams streams,
             RunEventRows events,
             LessonService lessons,
-            RecordService records,
+            RunSheets sheets,
+            RunRecording recording,
             ClassAccess access,
-            LadderService ladders,
             JsonMapper json,
             Clock clock) {
         this.transactions = transactions;
@@ -103,22 +78,12 @@ public class RunService {
         this.streams = streams;
         this.events = events;
         this.lessons = lessons;
-        this.records = records;
+        this.sheets = sheets;
+        this.recording = recording;
         this.access = access;
-        this.ladders = ladders;
         this.json = json;
         this.clock = clock;
     }
-
-    /** All that a run needs besides its log, as it stood when the run began. */
-    record Sheet(
-            String lessonName,
-            String className,
-            String spaceName,
-            int minutes,
-            List<Roster.Member> pupils,
-            List<Ladder> ladders,
-            RunScript script) {}
 
     /**
      * @param before what the pupils had done before on the challenges of this run: the bests to beat
@@ -144,38 +109,8 @@ public class RunService {
                         lessonId,
                         lesson.known().roster().classId(),
                         LocalDate.now(clock),
-                        json.writeValueAsString(sheet(lesson)))));
+                        json.writeValueAsString(sheets.make(lesson)))));
         return run(row);
-    }
-
-    private Sheet sheet(LessonService.Ready ready) {
-        LessonService.Known lesson = ready.known();
-        Roster roster = lesson.roster();
-        new Checks()
-                .entries("pupils", roster.pupils(), 1, 500)
-                .entries("blocks", lesson.lesson().blocks(), 1, 60)
-                .that(
-                        lesson.lesson().audience() == Lesson.Audience.CLASS,
-                        "audience",
-                        Fault.Rule.ONE_OF,
-                        Lesson.Audience.CLASS)
-                .done();
-        RunScript script = ScriptWriter.write(lesson.lesson(), ready.setting());
-        Set<String> used = new HashSet<>();
-        script.blocks().forEach(b -> {
-            used.add(b.ladderId());
-            used.add(b.meanwhileLadderId());
-        });
-        return new Sheet(
-                lesson.name(),
-                roster.className(),
-                lesson.space().name(),
-                lesson.lesson().minutes(),
-                roster.pupils(),
-                ladders.catalogue().known().stream()
-                        .filter(l -> used.contains(l.id()))
-                        .toList(),
-                script);
     }
 
     /** @throws NotFound also for a run of somebody else's class */
@@ -205,7 +140,7 @@ public class RunService {
     List<UUID> append(UUID runId, List<RunEvent> sent) {
         // Every tap asks; what an account may do does not change from one to the next.
         hearing.of(SignedIn.now().accountId(), runId, () -> mayHear(runId));
-        check(sent, sheet(runId).script());
+        check(sent, sheets.of(runId).script());
         appends.keep(new Append(runId, SignedIn.now().accountId(), sent));
         return sent.stream().map(RunEvent::id).toList();
     }
@@ -230,7 +165,7 @@ public class RunService {
             told.forEach((runId, added) -> {
                 RunHead head = heads.findById(runId).orElseThrow(NotFound::new);
                 if (head.finished() || added.stream().anyMatch(e -> e.kind() == RunEvent.Kind.FINISH))
-                    record(head, sheet(runId));
+                    recording.record(head, sheets.of(runId), state(runId));
             });
         });
         told.forEach((runId, added) -> {
@@ -247,8 +182,7 @@ public class RunService {
     }
 
     private void learnWall(UUID runId) {
-        boolean shown = new RunLog(sheet(runId).script()).add(log(runId)).fold().scoresOnWall();
-        if (shown) scoresOnWall.add(runId);
+        if (state(runId).scoresOnWall()) scoresOnWall.add(runId);
         else scoresOnWall.remove(runId);
     }
 
@@ -262,66 +196,16 @@ public class RunService {
         appends.close();
     }
 
-    /**
-     * One pupil's round against their own before.
-     *
-     * @param best score of the best before, with the seconds of its round; null where there is none
-     */
-    record RoundAgainst(
-            String pupilId,
-            int segment,
-            int score,
-            boolean metGate,
-            boolean newBest,
-            boolean byRate,
-            Integer best,
-            Integer bestWorkSec,
-            Integer last,
-            Integer lastWorkSec) {}
-
-    /** The results of one round and its other side, each against that pupil's own best and last; earlier rounds of this run count too. */
+    /** The results of one round and its other side, each against that pupil's own best and last. */
     @Transactional(readOnly = true)
-    List<RoundAgainst> against(UUID runId, int round) {
+    List<RunRecording.RoundAgainst> against(UUID runId, int round) {
         mayHear(runId);
         RunHead row = heads.findById(runId).orElseThrow(NotFound::new);
-        Sheet sheet = sheet(runId);
-        if (!sheet.script().isRound(round)) throw new NotFound();
-        Segment asked = sheet.script().segment(round);
-        RunScript.ScriptBlock block = sheet.script().blockOf(asked);
-        List<RoundResult> results =
-                new RunLog(sheet.script()).add(log(runId)).fold().results();
-        List<Attempt> before = new ArrayList<>(records.besides(runId, row.classId(), block.ladderId()));
-        List<RoundAgainst> out = new ArrayList<>();
-        for (RoundResult r : results) {
-            Segment s = sheet.script().segment(r.segment());
-            Attempt now = attempt(row, sheet, r);
-            boolean here = s.block() == asked.block() && s.set() == asked.set() && s.turn() == asked.turn();
-            if (here)
-                ladder(sheet, block.ladderId())
-                        .flatMap(l -> l.rung(now.rungId()))
-                        .map(rung -> Against.of(now, before, rung))
-                        .ifPresent(a -> out.add(told(r, a)));
-            before.add(now);
-        }
-        return out;
+        return recording.against(row, sheets.of(runId), state(runId).results(), round);
     }
 
-    private static Optional<Ladder> ladder(Sheet sheet, String id) {
-        return sheet.ladders().stream().filter(l -> l.id().equals(id)).findFirst();
-    }
-
-    private static RoundAgainst told(RoundResult r, Against a) {
-        return new RoundAgainst(
-                r.pupilId(),
-                r.segment(),
-                r.score(),
-                a.metGate(),
-                a.newBest(),
-                a.byRate(),
-                a.best() == null ? null : a.best().score(),
-                a.best() == null ? null : a.best().workSec(),
-                a.last() == null ? null : a.last().score(),
-                a.last() == null ? null : a.last().workSec());
+    private RunState state(UUID runId) {
+        return new RunLog(sheets.of(runId).script()).add(log(runId)).fold();
     }
 
     /** @throws NotFound for a run of somebody else's class */
@@ -365,71 +249,8 @@ public class RunService {
         checks.done();
     }
 
-    private void record(RunHead row, Sheet sheet) {
-        RunState state = new RunLog(sheet.script()).add(log(row.id())).fold();
-        row.finished(state.finished());
-        List<Attempt> attempts = state.finished()
-                ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
-                : List.of();
-        List<PupilRemark> remarks = state.finished()
-                ? state.remarks().stream()
-                        .filter(r -> r.pupilId() != null)
-                        .map(r -> remark(row, sheet, r))
-                        .toList()
-                : List.of();
-        records.ofRun(row.id(), row.classId(), attempts, remarks);
-    }
-
-    private static PupilRemark remark(RunHead row, Sheet sheet, RunState.Remark r) {
-        RunScript.ScriptBlock block = sheet.script().blockOf(sheet.script().segment(r.segment()));
-        return new PupilRemark(
-                r.pupilId(), row.onDay(), block.ladderId(), block.rungOf(r.pupilId()), r.kind(), r.note());
-    }
-
-    private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {
-        Segment segment = sheet.script().segment(r.segment());
-        RunScript.ScriptBlock block = sheet.script().blockOf(segment);
-        String ball = ladders.catalogue()
-                .ladder(block.ladderId())
-                .flatMap(Ladder::ball)
-                .orElse(null);
-        return new Attempt(
-                // The same round has the same id however often the run is recorded: a correction finds it again.
-                UUID.nameUUIDFromBytes((row.id() + "/" + r.segment() + "/" + r.take() + "/" + r.pupilId())
-                                .getBytes(StandardCharsets.UTF_8))
-                        .toString(),
-                r.pupilId(),
-                row.onDay(),
-                block.ladderId(),
-                r.rungId(),
-                block.modifiers(),
-                block.sides().get(segment.side()),
-                segment.set() + 1,
-                r.score(),
-                r.hits(),
-                r.misses(),
-                r.tries(),
-                timed(block, r) ? (Integer) block.workSec() : null,
-                ball,
-                null,
-                null,
-                null,
-                sheet.spaceName(),
-                Attempt.Where.SCHOOL,
-                r.source(),
-                r.source() != RoundResult.Source.TYPED,
-                r.trial(),
-                r.detail(),
-                r.jointWith());
-    }
-
-    private static boolean timed(RunScript.ScriptBlock block, RoundResult r) {
-        RunScript.ScriptRung rung = block.rung(r.rungId());
-        return block.reps() == null && (rung == null || !rung.measure().lessIsBetter());
-    }
-
     private Run run(RunRow row) {
-        Sheet sheet = sheet(row.id());
+        Sheet sheet = sheets.of(row.id());
         List<RunEvent> log = log(row.id());
         RunState state = new RunLog(sheet.script()).add(log).fold();
         return new Run(
@@ -440,20 +261,8 @@ public class RunService {
                 sheet,
                 log,
                 state,
-                before(row, sheet.script()),
+                recording.before(row, sheet.script()),
                 clock.millis());
-    }
-
-    private List<Challenge> before(RunRow row, RunScript script) {
-        List<RunScript.ScriptBlock> counted =
-                script.blocks().stream().filter(b -> b.counted()).toList();
-        Set<String> ladderIds = counted.stream().map(b -> b.ladderId()).collect(Collectors.toSet());
-        return records.challengesBesides(row.id(), row.classId(), ladderIds).stream()
-                .filter(c -> counted.stream()
-                        .anyMatch(b -> c.ladderId().equals(b.ladderId())
-                                && c.modifiers().equals(b.modifiers())
-                                && (b.choose() || c.rungId().equals(b.rungOf(c.pupilId())))))
-                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -461,19 +270,5 @@ public class RunService {
         return events.findByRunId(runId).stream()
                 .map(e -> json.readValue(e.body(), RunEvent.class))
                 .toList();
-    }
-
-    /** A sheet never changes once its run has begun, and is asked for with every tap. */
-    private Sheet sheet(UUID runId) {
-        synchronized (sheets) {
-            Sheet known = sheets.get(runId);
-            if (known != null) return known;
-        }
-        Sheet read =
-                json.readValue(runs.findById(runId).orElseThrow(NotFound::new).sheet(), Sheet.class);
-        synchronized (sheets) {
-            sheets.put(runId, read);
-        }
-        return read;
     }
 }

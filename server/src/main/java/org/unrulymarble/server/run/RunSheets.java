@@ -1,0 +1,101 @@
+package org.unrulymarble.server.run;
+
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.ScriptWriter;
+import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.server.ladder.LadderService;
+import org.unrulymarble.server.lesson.LessonService;
+import org.unrulymarble.server.platform.NotFound;
+import org.unrulymarble.server.store.Roster;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The sheets of runs: made when a run begins, and at hand for every tap. */
+@Component
+class RunSheets {
+
+    private static final int SHEETS_KEPT = 200;
+
+    private final Map<UUID, Sheet> sheets = new LinkedHashMap<>(64, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Sheet> eldest) {
+            return size() > SHEETS_KEPT;
+        }
+    };
+
+    private final RunRows runs;
+    private final LadderService ladders;
+    private final JsonMapper json;
+
+    RunSheets(RunRows runs, LadderService ladders, JsonMapper json) {
+        this.runs = runs;
+        this.ladders = ladders;
+        this.json = json;
+    }
+
+    /** All that a run needs besides its log, as it stood when the run began. */
+    record Sheet(
+            String lessonName,
+            String className,
+            String spaceName,
+            int minutes,
+            List<Roster.Member> pupils,
+            List<Ladder> ladders,
+            RunScript script) {}
+
+    /** @throws org.unrulymarble.core.check.Refused for a lesson that cannot be run */
+    Sheet make(LessonService.Ready ready) {
+        LessonService.Known lesson = ready.known();
+        Roster roster = lesson.roster();
+        new Checks()
+                .entries("pupils", roster.pupils(), 1, 500)
+                .entries("blocks", lesson.lesson().blocks(), 1, 60)
+                .that(
+                        lesson.lesson().audience() == Lesson.Audience.CLASS,
+                        "audience",
+                        Fault.Rule.ONE_OF,
+                        Lesson.Audience.CLASS)
+                .done();
+        RunScript script = ScriptWriter.write(lesson.lesson(), ready.setting());
+        Set<String> used = new HashSet<>();
+        script.blocks().forEach(b -> {
+            used.add(b.ladderId());
+            used.add(b.meanwhileLadderId());
+        });
+        return new Sheet(
+                lesson.name(),
+                roster.className(),
+                lesson.space().name(),
+                lesson.lesson().minutes(),
+                roster.pupils(),
+                ladders.catalogue().known().stream()
+                        .filter(l -> used.contains(l.id()))
+                        .toList(),
+                script);
+    }
+
+    /** A sheet never changes once its run has begun, and is asked for with every tap. */
+    Sheet of(UUID runId) {
+        synchronized (sheets) {
+            Sheet known = sheets.get(runId);
+            if (known != null) return known;
+        }
+        Sheet read =
+                json.readValue(runs.findById(runId).orElseThrow(NotFound::new).sheet(), Sheet.class);
+        synchronized (sheets) {
+            sheets.put(runId, read);
+        }
+        return read;
+    }
+}
