@@ -102,7 +102,7 @@ function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): stri
       return `${named}: ${tries} went in; held ${sure}`;
     }
     case "BETTER_A_RUNG_BACK":
-      return `${named}: below the floor ${sure}`;
+      return `${named}${f.side && f.side !== "NONE" && f.side !== "STRONG" ? `, ${side[f.side]}` : ""}: below the floor ${sure}`;
     case "OTHER_SIDE_BEHIND":
       return `${f.side ? side[f.side] : ""} behind on ${named}: ${sure}`;
     case "NOT_SEEN":

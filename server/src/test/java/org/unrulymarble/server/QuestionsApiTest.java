@@ -89,6 +89,12 @@ class QuestionsApiTest {
         assertThat(ready).isNotEmpty();
         assertThat(found("READY_TO_GO_UP", true)).isEqualTo(ready);
         assertThat(found("BETTER_A_RUNG_BACK", true)).isEqualTo(back);
+        // What is said of them is as sure as the class wants it.
+        assertThat(record.get("found")
+                        .valueStream()
+                        .filter(f -> List.of("READY_TO_GO_UP", "BETTER_A_RUNG_BACK")
+                                .contains(f.get("question").stringValue())))
+                .allSatisfy(f -> assertThat(f.get("chance").doubleValue()).isGreaterThanOrEqualTo(SURE));
     }
 
     @Test

@@ -37,7 +37,7 @@ public final class Questions {
      * One answer.
      *
      * @param ladderId,rungId where it is about one, else null
-     * @param side the side that is behind, or that was bettered; else null
+     * @param side the side that is behind, has fallen below the floor, or was bettered; else null
      * @param chance how sure it is, where it is reckoned; else null
      * @param on the day when it was last seen, or bettered; else null
      */
@@ -91,12 +91,28 @@ public final class Questions {
                         .anyMatch(
                                 c -> c.rungId().equals(r.id()) && c.modifiers().isEmpty() && c.completed()));
         if (allDone) found.add(new Found(Question.ALL_RUNGS_DONE, a.pupilId(), ladder.id(), null, null, null, null));
-        if (a.verdict() == Mastery.Advice.UP && a.nextRungId() != null)
+        if (a.verdict() == Mastery.Advice.UP && a.nextRungId() != null) {
+            // Both sides must hold: the less certain one says how sure it is.
+            Double holds = a.sides().stream()
+                    .map(SideAdvice::chanceHolds)
+                    .min(Comparator.naturalOrder())
+                    .orElse(null);
+            found.add(new Found(Question.READY_TO_GO_UP, a.pupilId(), ladder.id(), a.rungId(), null, holds, null));
+        }
+        if (a.verdict() == Mastery.Advice.BACK && a.rungBelowId() != null) {
+            // One side is enough: the one that has fallen furthest.
+            SideAdvice fallen = a.sides().stream()
+                    .max(Comparator.comparingDouble(SideAdvice::chanceBelowFloor))
+                    .orElseThrow();
             found.add(new Found(
-                    Question.READY_TO_GO_UP, a.pupilId(), ladder.id(), a.rungId(), null, least(a, true), null));
-        if (a.verdict() == Mastery.Advice.BACK && a.rungBelowId() != null)
-            found.add(new Found(
-                    Question.BETTER_A_RUNG_BACK, a.pupilId(), ladder.id(), a.rungId(), null, least(a, false), null));
+                    Question.BETTER_A_RUNG_BACK,
+                    a.pupilId(),
+                    ladder.id(),
+                    a.rungId(),
+                    fallen.side(),
+                    fallen.chanceBelowFloor(),
+                    null));
+        }
         if (a.sides().size() == 2) {
             Behind behind = Behind.of(
                     a.sides().get(0),
@@ -115,14 +131,6 @@ public final class Questions {
                         behind.chance(),
                         null));
         }
-    }
-
-    /** Of two sides the less certain one. */
-    private static Double least(Advice a, boolean holds) {
-        return a.sides().stream()
-                .mapToDouble(s -> holds ? s.chanceHolds() : s.chanceBelowFloor())
-                .min()
-                .orElse(0);
     }
 
     /** Bests of the last week that bettered an earlier day's; a first round is no best. */

@@ -44,7 +44,7 @@ public final class RunLog {
         Chosen chosen = new Chosen();
         UUID finish = null;
         Set<String> away = new TreeSet<>();
-        List<RunState.Remark> remarks = new ArrayList<>();
+        List<RunEvent> remarks = new ArrayList<>();
         boolean stopped = false;
         boolean scoresOnWall = false;
         for (RunEvent e : inOrder) {
@@ -76,8 +76,7 @@ public final class RunLog {
                 case TRIAL -> chosen.trials.add(new RoundKey(e.segment(), e.take()));
                 case AWAY -> away.add(e.pupilId());
                 case HERE -> away.remove(e.pupilId());
-                case FAULT, WORD, SAID ->
-                    remarks.add(new RunState.Remark(e.kind(), e.segment(), e.pupilId(), e.note()));
+                case FAULT, WORD, SAID -> remarks.add(e);
                 case FINISH -> {
                     RunClock.Position end = clock.at(script, e.atMs());
                     if (script.isRound(end.segment())) leftAt.put(roundKey(end, begunAgain), end.offsetMs());
@@ -102,7 +101,7 @@ public final class RunLog {
                 Set.copyOf(away),
                 disputes(tallies, dropped),
                 scoresOnWall,
-                List.copyOf(remarks));
+                remarks.stream().map(e -> remark(e, chosen)).toList());
     }
 
     /** Events in order, without those that were taken back. */
@@ -132,6 +131,13 @@ public final class RunLog {
         int take = 1;
         for (Map.Entry<Integer, Integer> e : begunAgain.entrySet()) if (e.getKey() <= segment) take += e.getValue();
         return take;
+    }
+
+    private RunState.Remark remark(RunEvent e, Chosen chosen) {
+        Segment segment = script.segment(e.segment());
+        RunScript.ScriptBlock block = script.blockOf(segment);
+        String rungId = e.pupilId() == null ? block.rungId() : chosen.rungOf(segment, e.pupilId(), block);
+        return new RunState.Remark(e.kind(), e.segment(), e.pupilId(), rungId, e.note());
     }
 
     private static RoundKey roundKey(RunClock.Position at, Map<Integer, Integer> begunAgain) {

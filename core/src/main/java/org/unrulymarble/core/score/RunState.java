@@ -36,6 +36,10 @@ public record RunState(
     /** What one device counted. */
     public record Count(String device, int hits, int misses, int longestRun) {}
 
-    /** @param pupilId null for a fault that was seen in general @param note the fault's id or the word */
-    public record Remark(RunEvent.Kind kind, int segment, String pupilId, String note) {}
+    /**
+     * @param pupilId null for a fault that was seen in general
+     * @param rungId the rung that the pupil was on, or the block's; null where it has none
+     * @param note the fault's id or the word
+     */
+    public record Remark(RunEvent.Kind kind, int segment, String pupilId, String rungId, String note) {}
 }

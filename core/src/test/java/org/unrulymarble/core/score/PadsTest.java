@@ -92,9 +92,14 @@ class PadsTest {
                 event(3, new Tap(RunEvent.Kind.HIT, null, null, null, null, null), "ada")));
         assertThat(new RunLog(script).add(log).fold().results().get(0).score()).isEqualTo(3);
 
+        log.add(event(5, new Tap(RunEvent.Kind.WORD, null, null, null, null, "RIGHT"), "ada"));
         log.add(event(4, new Tap(RunEvent.Kind.RUNG, null, null, null, null, "higher"), "ada"));
         RoundResult after = new RunLog(script).add(log).fold().results().get(0);
         assertThat(List.of(after.rungId(), after.score())).containsExactly("higher", 2);
+        // What was said of the round was said of that rung.
+        assertThat(new RunLog(script).add(log).fold().remarks())
+                .singleElement()
+                .satisfies(r -> assertThat(r.rungId()).isEqualTo("higher"));
     }
 
     @Test

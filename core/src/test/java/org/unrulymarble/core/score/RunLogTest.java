@@ -197,8 +197,8 @@ class RunLogTest {
         assertThat(state.away()).containsExactly("ben");
         assertThat(state.remarks())
                 .containsExactly(
-                        new RunState.Remark(RunEvent.Kind.FAULT, WORK, null, "low-elbow"),
-                        new RunState.Remark(RunEvent.Kind.WORD, WORK, "ada", "TOO_HARD"));
+                        new RunState.Remark(RunEvent.Kind.FAULT, WORK, null, "r", "low-elbow"),
+                        new RunState.Remark(RunEvent.Kind.WORD, WORK, "ada", "r", "TOO_HARD"));
         note = "BORING";
         assertThatThrownBy(() -> add(28, RunEvent.Kind.WORD, WORK, null, null, "ada", null, null, null))
                 .isInstanceOf(Refused.class);

@@ -51,8 +51,7 @@ class RunRecording {
 
     private static PupilRemark remark(RunHead row, Sheet sheet, RunState.Remark r) {
         RunScript.ScriptBlock block = sheet.script().blockOf(sheet.script().segment(r.segment()));
-        return new PupilRemark(
-                r.pupilId(), row.onDay(), block.ladderId(), block.rungOf(r.pupilId()), r.kind(), r.note());
+        return new PupilRemark(r.pupilId(), row.onDay(), block.ladderId(), r.rungId(), r.kind(), r.note());
     }
 
     private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {

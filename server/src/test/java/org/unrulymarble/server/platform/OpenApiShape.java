@@ -125,6 +125,7 @@ public class OpenApiShape {
             Map.entry("ScriptRung", Set.of("stairs")),
             Map.entry("Attempt", Set.of("detail", "distanceM", "target", "with")),
             Map.entry("PupilRemark", Set.of("ladderId", "rungId")),
+            Map.entry("Remark", Set.of("rungId")),
             Map.entry("SideRecord", Set.of("distanceM", "target", "gain")),
             Map.entry("Mark", Set.of("timeMs")),
             Map.entry("Advice", Set.of("stands", "nextRungId", "rungBelowId")),
