@@ -1,7 +1,9 @@
-import { queryOptions } from "@tanstack/react-query";
+import { infiniteQueryOptions, queryOptions } from "@tanstack/react-query";
 import { api } from "./client";
 import type {
+  Challenge,
   ClassRecord,
+  DayTaught,
   FitLine,
   KitStore,
   Ladder,
@@ -12,7 +14,9 @@ import type {
   OwnLadder,
   Person,
   Planning,
+  PupilOnLadder,
   PupilRecord,
+  Ranked,
   ReadinessView,
   RoundAgainst,
   Run,
@@ -20,6 +24,7 @@ import type {
   SchoolClass,
   Session,
   Space,
+  Tried,
   TriedShare,
 } from "./types";
 
@@ -98,6 +103,43 @@ export const pupilRecord = (pupilId: string) =>
   queryOptions({
     queryKey: ["record", "pupil", pupilId],
     queryFn: () => api<PupilRecord>("GET", `/pupils/${pupilId}/record`),
+  });
+
+export const classOnLadder = (classId: string, ladderId: string) =>
+  queryOptions({
+    queryKey: ["record", "class", classId, ladderId],
+    queryFn: () => api<Challenge[]>("GET", `/classes/${classId}/ladders/${ladderId}/record`),
+  });
+
+export const taught = (classId: string, from: string, to: string) =>
+  queryOptions({
+    queryKey: ["record", "class", classId, "taught", from, to],
+    queryFn: () => api<DayTaught[]>("GET", `/classes/${classId}/taught?from=${from}&to=${to}`),
+  });
+
+export const ranking = (classId: string, by: "GAIN" | "COMPLETED" | "ROUNDS") =>
+  queryOptions({
+    queryKey: ["record", "class", classId, "ranking", by],
+    queryFn: () => api<Ranked[]>("GET", `/classes/${classId}/ranking?by=${by}`),
+  });
+
+export const pupilOnLadder = (pupilId: string, ladderId: string) =>
+  queryOptions({
+    queryKey: ["record", "pupil", pupilId, ladderId],
+    queryFn: () => api<PupilOnLadder>("GET", `/pupils/${pupilId}/ladders/${ladderId}/record`),
+  });
+
+const OLDER_AT_ONCE = 100;
+
+/** Older attempts than those that a pupil's page brings. */
+export const attemptsOfPupil = (pupilId: string, from: number) =>
+  infiniteQueryOptions({
+    queryKey: ["record", "pupil", pupilId, "attempts", from],
+    queryFn: ({ pageParam }) =>
+      api<Tried[]>("GET", `/pupils/${pupilId}/attempts?from=${pageParam}&most=${OLDER_AT_ONCE}`),
+    initialPageParam: from,
+    getNextPageParam: (last: Tried[], all: Tried[][]) =>
+      last.length < OLDER_AT_ONCE ? undefined : from + all.length * OLDER_AT_ONCE,
   });
 
 export const planning = queryOptions({

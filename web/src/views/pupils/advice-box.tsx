@@ -4,10 +4,21 @@ import { evidence, evidenceWanted, school, verdict } from "../../words-record";
 import { SayStanding } from "./say-standing";
 
 /** The next step on one ladder: verdict, reason, and, opened, the tries that it rests on. */
-export function AdviceBox({ advice, ladder, record }: { advice: Advice; ladder: Ladder; record: PupilRecord }) {
+export function AdviceBox({
+  advice,
+  ladder,
+  record,
+  opened,
+}: {
+  advice: Advice;
+  ladder: Ladder;
+  record: PupilRecord;
+  /** Whether the advice has its tries with it. */
+  opened: boolean;
+}) {
   const number = ladder.rungs.findIndex((r) => r.id === advice.rungId);
   const said = record.standings.filter((s) => s.ladderId === ladder.id);
-  const tried = advice.sides.some((s) => s.ofRounds > 0 || s.evidence.length > 0);
+  const tried = advice.sides.some((s) => s.ofRounds > 0 || s.hits + s.misses > 0);
   const faults = record.remarks.filter((r) => r.ladderId === ladder.id && r.kind === "FAULT").slice(-3);
   return (
     <section className="mt-2 border-l-4 border-ink bg-tint px-3 py-2" aria-label={`Next step on ${ladder.name}`}>
@@ -57,7 +68,7 @@ export function AdviceBox({ advice, ladder, record }: { advice: Advice; ladder: 
           <div key={s.side} className="mt-2">
             {advice.sides.length > 1 && <h4 className="font-semibold">{side[s.side]}</h4>}
             {s.evidence.length === 0 ? (
-              <p className="text-soft">No round with counted misses.</p>
+              <p className="text-soft">{opened ? "No round with counted misses." : "The tries are on their way."}</p>
             ) : (
               <ul className="text-[0.95rem]">
                 {s.evidence.map((e) => (

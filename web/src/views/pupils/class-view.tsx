@@ -8,6 +8,7 @@ import { count, day } from "../../words";
 import { Matrix } from "./matrix";
 import { OneLadder } from "./one-ladder";
 import { Answers, type Asked, QuestionBar } from "./questions";
+import { RankingSheet } from "./ranking";
 import { ReadinessSheet } from "./readiness-sheet";
 import { ResultsSheet } from "./results-sheet";
 import { Term } from "./term";
@@ -50,13 +51,14 @@ export function ClassView() {
         <button type="button" className="btn btn-small" aria-pressed={term} onClick={() => setTerm(!term)}>
           {term ? "The matrix" : "The term"}
         </button>
+        <RankingSheet record={record.data} />
         <ResultsSheet classId={record.data.classId} className={record.data.className} />
         <ReadinessSheet classId={record.data.classId} className={record.data.className} />
       </div>
       <p className="mt-1 mb-3 text-soft">
-        Since {day(record.data.firstDay)} · {count(record.data.days, "day", "days")} ·{" "}
-        {count(record.data.rounds, "round", "rounds")}. A filled step is a rung whose gate was met; the marble lies on
-        the rung where a pupil stands{ladder ? "" : "; press a ladder for bests and last results"}.
+        Since {day(record.data.firstDay)} · {count(record.data.rounds, "round", "rounds")}. A filled step is a rung
+        whose gate was met; the marble lies on the rung where a pupil stands
+        {ladder ? "" : "; press a ladder for bests and last results"}.
       </p>
       {!term && <QuestionBar record={record.data} asked={asked} onAsk={setAsked} />}
       {term ? (

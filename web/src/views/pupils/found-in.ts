@@ -1,8 +1,21 @@
-import type { Challenge, ClassRecord } from "../../api/types";
+import type { ClassRecord, OnLadder } from "../../api/types";
 
-/** The challenge of a pupil on a rung as it is, without modifiers. */
-export function find(record: ClassRecord, pupilId: string, ladderId: string, rungId: string): Challenge | undefined {
-  return record.challenges.find(
-    (c) => c.pupilId === pupilId && c.ladderId === ladderId && c.rungId === rungId && c.modifiers.length === 0,
-  );
+export type Done = OnLadder["challenges"][number];
+
+/** Each pupil on each ladder, found by both. */
+export function byPupilAndLadder(record: ClassRecord): (pupilId: string, ladderId: string) => OnLadder | undefined {
+  const all = new Map(record.onLadders.map((r) => [`${r.pupilId}/${r.ladderId}`, r]));
+  return (pupilId, ladderId) => all.get(`${pupilId}/${ladderId}`);
 }
+
+/** The challenge on a rung as it is, without modifiers. */
+export const plain = (on: OnLadder | undefined, rungId: string): Done | undefined =>
+  on?.challenges.find((c) => c.rungId === rungId && c.modifiers.length === 0);
+
+/** Challenges completed as they are, of everybody. */
+export const completed = (record: ClassRecord) =>
+  record.onLadders.flatMap((r) =>
+    r.challenges
+      .filter((c) => c.completedOn && c.modifiers.length === 0)
+      .map((c) => ({ ...c, pupilId: r.pupilId, ladderId: r.ladderId })),
+  );

@@ -1,136 +1,142 @@
-import type { Advice, Ladder, PupilRecord } from "../../api/types";
-import { count, day, percent, side as sideWord } from "../../words";
+import type { Ladder, PupilOnLadder, Tried } from "../../api/types";
+import { day, percent, side as sideWord } from "../../words";
+import { PointsOverTime, type Round } from "./points-over-time";
+import { LEFT, timeAxis, WIDTH } from "./time-axis";
 
-const WIDTH = 420;
-const LEFT = 34;
 const STEPS_H = 54;
-const RATE_H = 110;
-const DAY_MS = 86_400_000;
 
-/** Over time: the rung practised as steps with gates met marked, and on the rung where the pupil stands each round's share with its band. */
-export function LadderChart({ ladder, record, advice }: { ladder: Ladder; record: PupilRecord; advice: Advice }) {
-  const tried = record.attempts
-    .filter((t) => t.attempt.ladderId === ladder.id && !t.struck && t.attempt.modifiers.length === 0)
-    .reverse();
+/** Over time: the rung practised as steps with gates met marked, and on the rung where the pupil stands each round's share or rate with its band. */
+export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadder }) {
+  const { advice, overTime } = tries;
+  const tried = tries.attempts.filter((t) => !t.struck && t.attempt.modifiers.length === 0);
   const first = tried[0];
   const last = tried.at(-1);
   if (!first || !last || first.attempt.on === last.attempt.on) return null;
-  const from = Date.parse(first.attempt.on);
-  const days = Math.max(1, (Date.parse(last.attempt.on) - from) / DAY_MS);
-  const x = (on: string) => LEFT + ((WIDTH - LEFT - 10) * (Date.parse(on) - from)) / DAY_MS / days;
-  const rungs = ladder.rungs.length;
+  const x = timeAxis(first.attempt.on, last.attempt.on);
   const number = (rungId: string) => ladder.rungs.findIndex((r) => r.id === rungId);
-  const y = (rungId: string) => STEPS_H - 6 - ((STEPS_H - 14) * number(rungId)) / Math.max(1, rungs - 1);
-  const path = tried.map(
-    (t, i) =>
-      `${i === 0 ? "M" : "H"}${x(t.attempt.on)}${i === 0 ? ` ${y(t.attempt.rungId)}` : `V${y(t.attempt.rungId)}`}`,
+  const rung = ladder.rungs[number(advice.rungId)];
+  const at = new Map(tried.map((t) => [t.attempt.id, t.attempt]));
+  const home = (id: string) => at.get(id)?.where === "HOME";
+  const sides = advice.sides.map((s) => s.side);
+  const shares: Round[] = advice.sides.flatMap((s) =>
+    s.evidence.map((e) => ({
+      id: e.attemptId,
+      on: e.on,
+      value: e.hits / (e.hits + e.misses || 1),
+      low: e.share.low,
+      high: e.share.high,
+      side: sides.indexOf(s.side),
+      home: home(e.attemptId),
+      best: false,
+    })),
   );
-  const rounds = advice.sides.flatMap((s, n) => s.evidence.map((e) => ({ ...e, n, side: s.side })));
-  const rateY = (share: number) => RATE_H - 8 - (RATE_H - 16) * share;
-  const where = (attemptId: string) => tried.find((t) => t.attempt.id === attemptId)?.attempt.where ?? "SCHOOL";
+  const rates: Round[] = overTime.rates.map((r) => ({
+    id: r.attemptId,
+    on: r.on,
+    value: r.perMin,
+    low: r.lowPerMin,
+    high: r.highPerMin,
+    side: Math.max(0, sides.indexOf(r.side)),
+    home: home(r.attemptId),
+    best: r.best,
+  }));
+  const both = sides.length > 1 ? `; filled ${sideWord[sides[0] ?? "NONE"]}, open ${sideWord[sides[1] ?? "NONE"]}` : "";
   return (
     <figure className="mt-2">
-      <svg
-        viewBox={`0 0 ${WIDTH} ${STEPS_H}`}
-        className="w-full max-w-[34rem]"
-        role="img"
-        aria-label={`Rung practised on ${ladder.name}: from rung ${number(first.attempt.rungId) + 1} on ${day(first.attempt.on)} to rung ${number(last.attempt.rungId) + 1} on ${day(last.attempt.on)}`}
-      >
-        <text x="0" y="12" fontSize="11" fill="var(--color-soft)">
-          rung
-        </text>
-        {ladder.rungs.map((r, i) => (
-          <line
-            key={r.id}
-            x1={LEFT}
-            x2={WIDTH - 10}
-            y1={y(r.id)}
-            y2={y(r.id)}
-            stroke="var(--color-rule)"
-            strokeWidth={i === 0 ? 1.5 : 0.7}
-          />
-        ))}
-        <path d={path.join("")} fill="none" stroke="var(--color-ink)" strokeWidth="2.200" />
-        {tried
-          .filter((t) => t.metGate)
-          .map((t) => (
-            <path
-              key={t.attempt.id}
-              d={`M${x(t.attempt.on) - 3.5} ${y(t.attempt.rungId) + 3}l3.5 -7l3.5 7z`}
-              fill="var(--color-catch)"
-            />
-          ))}
-      </svg>
-      {rounds.length > 0 && (
-        <svg
-          viewBox={`0 0 ${WIDTH} ${RATE_H}`}
-          className="w-full max-w-[34rem]"
-          role="img"
-          aria-label={advice.sides
+      <Steps ladder={ladder} tried={tried} x={x} />
+      {shares.length > 0 && (
+        <PointsOverTime
+          rounds={shares}
+          x={x}
+          top={1}
+          ticks={[0, 0.5, 1].map((v) => ({ at: v, text: `${v * 100}%` }))}
+          line={advice.sides[0]?.hold}
+          sides={sides.length}
+          label={advice.sides
             .map(
               (s) =>
-                `${s.side === "NONE" ? "" : `${sideWord[s.side]}: `}${count(s.evidence.length, "round", "rounds")} with counted misses, now ${percent(s.share.share)}, between ${percent(s.share.low)} and ${percent(s.share.high)}`,
+                `${s.side === "NONE" ? "" : `${sideWord[s.side]}: `}${s.evidence.length} rounds with counted misses, now ${percent(s.share.share)}, between ${percent(s.share.low)} and ${percent(s.share.high)}`,
             )
             .join("; ")}
-        >
-          {[0, 0.5, 1].map((share) => (
-            <g key={share}>
-              <line
-                x1={LEFT}
-                x2={WIDTH - 10}
-                y1={rateY(share)}
-                y2={rateY(share)}
-                stroke="var(--color-rule)"
-                strokeWidth="0.800"
-              />
-              <text x="0" y={rateY(share) + 4} fontSize="11" fill="var(--color-soft)">
-                {Math.round(share * 100)}%
-              </text>
-            </g>
-          ))}
-          <line
-            x1={LEFT}
-            x2={WIDTH - 10}
-            y1={rateY(advice.sides[0]?.hold ?? 0.8)}
-            y2={rateY(advice.sides[0]?.hold ?? 0.8)}
-            stroke="var(--color-target)"
-            strokeWidth="1.500"
-            strokeDasharray="6 4"
-          />
-          {rounds.map((r) => {
-            // Two sides of one day stand beside each other.
-            const at = x(r.on) + (advice.sides.length > 1 ? (r.n === 0 ? -4 : 4) : 0);
-            const mid = rateY(r.hits / (r.hits + r.misses || 1));
-            const home = where(r.attemptId) === "HOME";
-            return (
-              <g
-                key={r.attemptId}
-                stroke="var(--color-ink)"
-                fill={r.n === 0 ? "var(--color-ink)" : "var(--color-sheet)"}
-              >
-                <line
-                  x1={at}
-                  x2={at}
-                  y1={rateY(r.share.low)}
-                  y2={rateY(r.share.high)}
-                  strokeWidth="1.200"
-                  opacity="0.600"
-                />
-                {home ? (
-                  <rect x={at - 4} y={mid - 4} width="8" height="8" strokeWidth="1.500" />
-                ) : (
-                  <circle cx={at} cy={mid} r="4" strokeWidth="1.500" />
-                )}
-              </g>
-            );
+        />
+      )}
+      {rates.length > 1 && (
+        <PointsOverTime
+          rounds={rates}
+          x={x}
+          top={ceiling(Math.max(...rates.map((r) => r.high)))}
+          ticks={[0, 0.5, 1].map((v) => {
+            const at = v * ceiling(Math.max(...rates.map((r) => r.high)));
+            return { at, text: `${at}` };
           })}
-        </svg>
+          line={undefined}
+          sides={sides.length}
+          label={`${rates.length} rounds, ${rung?.unit} a minute: first ${one(rates[0])}, last ${one(rates.at(-1))}`}
+        />
       )}
       <figcaption className="text-sm text-soft">
         Steps: the rung practised; a peak: a gate that was met.
-        {rounds.length > 0 &&
-          ` Below, rung ${number(advice.rungId) + 1}: the share of each round with its band, the dashed line is what holds${advice.sides.length > 1 ? `; filled ${sideWord[advice.sides[0]?.side ?? "NONE"]}, open ${sideWord[advice.sides[1]?.side ?? "NONE"]}` : ""}; a square was at home.`}
+        {shares.length > 0 &&
+          ` Below, rung ${number(advice.rungId) + 1}: the share of each round with its 90 % band, the dashed line is what holds.`}
+        {rates.length > 1 &&
+          ` ${shares.length > 0 ? "Last" : "Below"}, rung ${number(advice.rungId) + 1}: ${rung?.unit} a minute with the 90 % band, so that rounds of different length compare; a ring is a best.`}
+        {(shares.length > 0 || rates.length > 1) && ` A square was at home${both}.`}
       </figcaption>
     </figure>
+  );
+}
+
+const one = (r: Round | undefined) =>
+  r ? `${Math.round(r.value)}, between ${Math.round(r.low)} and ${Math.round(r.high)}` : "";
+
+/** A round number at or above. */
+function ceiling(value: number): number {
+  const step = 10 ** Math.floor(Math.log10(Math.max(1, value)));
+  return Math.ceil(value / step) * step;
+}
+
+function Steps({ ladder, tried, x }: { ladder: Ladder; tried: Tried[]; x: (on: string) => number }) {
+  const number = (rungId: string) => ladder.rungs.findIndex((r) => r.id === rungId);
+  const y = (rungId: string) => STEPS_H - 6 - ((STEPS_H - 14) * number(rungId)) / Math.max(1, ladder.rungs.length - 1);
+  const first = tried[0]?.attempt;
+  const last = tried.at(-1)?.attempt;
+  const path = tried.map(
+    ({ attempt: a }, i) => `${i === 0 ? "M" : "H"}${x(a.on)}${i === 0 ? ` ${y(a.rungId)}` : `V${y(a.rungId)}`}`,
+  );
+  if (!first || !last) return null;
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${STEPS_H}`}
+      className="w-full max-w-[34rem]"
+      role="img"
+      aria-label={`Rung practised on ${ladder.name}: from rung ${number(first.rungId) + 1} on ${day(first.on)} to rung ${number(last.rungId) + 1} on ${day(last.on)}`}
+    >
+      <text x="0" y="12" fontSize="11" fill="var(--color-soft)">
+        rung
+      </text>
+      {ladder.rungs.map((r, i) => (
+        <line
+          key={r.id}
+          x1={LEFT}
+          x2={WIDTH - 10}
+          y1={y(r.id)}
+          y2={y(r.id)}
+          stroke="var(--color-rule)"
+          strokeWidth={i === 0 ? 1.5 : 0.7}
+        />
+      ))}
+      <path d={path.join("")} fill="none" stroke="var(--color-ink)" strokeWidth="2.200" />
+      {tried
+        .filter((t) => t.metGate)
+        .map(({ attempt: a }) => (
+          <path
+            key={a.id}
+            d={`M${x(a.on) - 3.5} ${y(a.rungId) + 3}l3.5 -7l3.5 7z`}
+            fill="var(--color-catch)"
+            stroke="var(--color-ink)"
+            strokeWidth="0.600"
+          />
+        ))}
+    </svg>
   );
 }

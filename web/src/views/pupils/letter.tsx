@@ -19,10 +19,14 @@ export function Letter() {
 
 function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
   const first = record.name.replace(/ \S+$/, "");
-  const days = new Set(record.attempts.filter((t) => !t.struck).map((t) => t.attempt.on));
-  const tried = catalogue.filter((l) => record.challenges.some((c) => c.ladderId === l.id));
-  const done = record.challenges.filter((c) => c.completedOn && c.modifiers.length === 0);
-  const next = record.advice.filter((a) => tried.some((l) => l.id === a.ladderId)).slice(0, 3);
+  const challenges = record.ladders.flatMap((l) => l.challenges);
+  const tried = catalogue.filter((l) => challenges.some((c) => c.ladderId === l.id));
+  const done = challenges.filter((c) => c.completedOn && c.modifiers.length === 0);
+  const next = [...record.ladders]
+    .filter((l) => l.lastOn)
+    .sort((a, b) => (b.lastOn ?? "").localeCompare(a.lastOn ?? ""))
+    .slice(0, 3)
+    .map((l) => l.advice);
   const cautions = [...new Set(next.flatMap((a) => catalogue.find((l) => l.id === a.ladderId)?.cautions ?? []))];
   return (
     <article className="mx-auto max-w-2xl print:max-w-none" data-testid="letter">
@@ -36,13 +40,13 @@ function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] 
       </p>
       <h1>{first} with the ball</h1>
       <p className="mt-2 text-lg">
-        {first} has practised on {count(days.size, "day", "days")} and has finished{" "}
+        {first} has practised on {count(record.days, "day", "days")} and has finished{" "}
         {count(done.length, "challenge", "challenges")} so far.
       </p>
       <h2 className="mt-6">What has grown</h2>
       <ul className="mt-1">
         {tried.map((l) => (
-          <Grown key={l.id} ladder={l} record={record} />
+          <Grown key={l.id} ladder={l} challenges={challenges} />
         ))}
       </ul>
       <h2 className="mt-6">What comes next</h2>
@@ -59,8 +63,8 @@ function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] 
   );
 }
 
-function Grown({ ladder, record }: { ladder: Ladder; record: PupilRecord }) {
-  const mine = record.challenges.filter((c) => c.ladderId === ladder.id && c.modifiers.length === 0);
+function Grown({ ladder, challenges }: { ladder: Ladder; challenges: Challenge[] }) {
+  const mine = challenges.filter((c) => c.ladderId === ladder.id && c.modifiers.length === 0);
   const done = mine.filter((c) => c.completedOn);
   const latest = done.at(-1);
   const rung = (c: Challenge) => ladder.rungs.find((r) => r.id === c.rungId);

@@ -1,11 +1,11 @@
 import { Link } from "react-router";
-import type { Advice, ClassRecord, Ladder } from "../../api/types";
+import type { ClassRecord, Ladder, OnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { useOnDevice } from "../../ui/use-on-device";
 import { family as familyWord } from "../../words";
 import { verdict } from "../../words-record";
-import { find } from "./found-in";
+import { byPupilAndLadder, completed, plain } from "./found-in";
 
 const groupings = { FAMILY: "by family", SPORT: "by sport" } as const;
 const sorts = { PLACE: "as they stand", NAME: "by name", DONE: "by challenges done" } as const;
@@ -25,11 +25,13 @@ export function Matrix({
   const groupOf = (l: Ladder) => (grouping === "FAMILY" ? familyWord[l.family] : (l.sports[0] ?? ""));
   const groups = [...new Set(tried.map(groupOf))];
   const columns = groups.flatMap((g) => tried.filter((l) => groupOf(l) === g));
-  const done = (pupilId: string) => record.challenges.filter((c) => c.pupilId === pupilId && c.completedOn).length;
+  const doneBy = new Map<string, number>();
+  for (const c of completed(record)) doneBy.set(c.pupilId, (doneBy.get(c.pupilId) ?? 0) + 1);
+  const done = (pupilId: string) => doneBy.get(pupilId) ?? 0;
   const pupils = [...record.pupils].sort((a, b) =>
     sort === "NAME" ? a.name.localeCompare(b.name) : sort === "DONE" ? done(b.pupilId) - done(a.pupilId) : 0,
   );
-  const stands = new Map(record.advice.map((a) => [`${a.pupilId}/${a.ladderId}`, a]));
+  const found = byPupilAndLadder(record);
   return (
     <>
       <p className="mb-2 flex flex-wrap items-center gap-2">
@@ -101,7 +103,7 @@ export function Matrix({
                 </th>
                 {columns.map((l) => (
                   <td key={l.id} className="px-2 py-1">
-                    <Steps record={record} ladder={l} pupilId={p.pupilId} advice={stands.get(`${p.pupilId}/${l.id}`)} />
+                    <Steps ladder={l} on={found(p.pupilId, l.id)} />
                   </td>
                 ))}
               </tr>
@@ -114,29 +116,19 @@ export function Matrix({
 }
 
 /** The ladder's rungs as rising steps: filled when completed, dotted when tried, open when not; the marble on the rung where the pupil stands. */
-function Steps({
-  record,
-  ladder,
-  pupilId,
-  advice,
-}: {
-  record: ClassRecord;
-  ladder: Ladder;
-  pupilId: string;
-  advice: Advice | undefined;
-}) {
-  const states = ladder.rungs.map((r) => find(record, pupilId, ladder.id, r.id));
+function Steps({ ladder, on }: { ladder: Ladder; on: OnLadder | undefined }) {
+  const states = ladder.rungs.map((r) => plain(on, r.id));
   const done = states.filter((c) => c?.completedOn).length;
   const tried = states.filter((c) => c && !c.completedOn).length;
   const colour = familyColour[ladder.family];
-  const stands = ladder.rungs.findIndex((r) => r.id === advice?.rungId);
-  const said = advice && done + tried > 0 ? `; stands on rung ${stands + 1}, ${verdict[advice.verdict].short}` : "";
+  const stands = ladder.rungs.findIndex((r) => r.id === on?.rungId);
+  const said = on && done + tried > 0 ? `; stands on rung ${stands + 1}, ${verdict[on.verdict].short}` : "";
   const label =
     done + tried === 0
       ? `${ladder.name}: not tried`
       : `${ladder.name}: ${done} of ${ladder.rungs.length} completed${tried ? `, ${tried} tried` : ""}${said}`;
   const top = (i: number) => 10 + (18 * (i + 1)) / states.length;
-  const sign = advice && (advice.verdict === "UP" || advice.verdict === "BACK") ? verdict[advice.verdict].sign : "";
+  const sign = on && (on.verdict === "UP" || on.verdict === "BACK") ? verdict[on.verdict].sign : "";
   return (
     <svg width={ladder.rungs.length * 14 + 14} height="42" role="img" aria-label={label}>
       <title>{label}</title>

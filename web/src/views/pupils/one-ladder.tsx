@@ -1,11 +1,18 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
+import { classOnLadder } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, day, gate, side } from "../../words";
-import { find } from "./found-in";
 
 /** One ladder of a class: bests, last results and rounds of every pupil on every rung. */
 export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: Ladder; onBack: () => void }) {
+  const there = useQuery(classOnLadder(record.classId, ladder.id));
+  if (there.isLoadingError) return <Failed error={there.error} again={() => there.refetch()} />;
+  if (!there.data) return <Loading what={ladder.name} />;
+  const find = (pupilId: string, rungId: string) =>
+    there.data.find((c) => c.pupilId === pupilId && c.rungId === rungId && c.modifiers.length === 0);
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-4">
@@ -41,7 +48,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
                   </Link>
                 </th>
                 {ladder.rungs.map((r) => {
-                  const c = find(record, p.pupilId, ladder.id, r.id);
+                  const c = find(p.pupilId, r.id);
                   return (
                     <td key={r.id} className="px-3 py-2">
                       {c ? (

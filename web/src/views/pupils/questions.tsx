@@ -95,10 +95,10 @@ function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): stri
   const rung = ladder?.rungs.findIndex((r) => r.id === f.rungId) ?? -1;
   const named = rung >= 0 ? `rung ${rung + 1}, ${ladder?.rungs[rung]?.name}` : "";
   const sure = f.chance === null ? "" : `${certainty(f.chance)} (${sureness(f.chance)})`;
-  const advice = record.advice.find((a) => a.pupilId === f.pupilId && a.ladderId === f.ladderId);
+  const on = record.onLadders.find((r) => r.pupilId === f.pupilId && r.ladderId === f.ladderId);
   switch (f.question) {
     case "READY_TO_GO_UP": {
-      const tries = advice?.sides.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
+      const tries = on?.counted.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
       return `${named}: ${tries} went in; held ${sure}`;
     }
     case "BETTER_A_RUNG_BACK":

@@ -1,24 +1,51 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { taught as taughtQuery } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
+import { Failed, Loading } from "../../ui/states";
 import { count, day } from "../../words";
+import { Box } from "./box";
+import { completed } from "./found-in";
+
+const TERM_DAYS = 126;
 
 /** A class's term on one page: what was taught when, time moved, challenges completed, and how the standings spread. */
 export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }) {
-  const completed = record.challenges.filter((c) => c.completedOn && c.modifiers.length === 0);
-  const moved = record.taught.reduce((sum, d) => sum + d.movedSecPerPupil, 0);
+  const last = record.lastDay ?? "";
+  const begun = new Date(Date.parse(last) - TERM_DAYS * 86_400_000).toISOString().slice(0, 10);
+  const [from, setFrom] = useState(begun > (record.firstDay ?? "") ? begun : (record.firstDay ?? ""));
+  const [to, setTo] = useState(last);
+  const days = useQuery({ ...taughtQuery(record.classId, from, to), enabled: from !== "" && to >= from });
+  const done = completed(record).filter((c) => (c.completedOn ?? "") >= from && (c.completedOn ?? "") <= to);
+  const moved = (days.data ?? []).reduce((sum, d) => sum + d.movedSecPerPupil, 0);
   return (
     <div data-testid="term">
+      <p className="mb-3 flex flex-wrap gap-3 print:hidden">
+        <Box label="From" field="from" kind="date" value={from} problem={undefined} onChange={setFrom} />
+        <Box label="To" field="to" kind="date" value={to} problem={undefined} onChange={setTo} />
+      </p>
+      {to < from && (
+        <p role="alert" className="mb-3 font-semibold">
+          “To” must be {day(from)} or later.
+        </p>
+      )}
       <p className="mb-4 text-lg">
-        {count(completed.length, "challenge", "challenges")} completed by{" "}
-        {count(record.pupils.length, "pupil", "pupils")}; {Math.round(moved / 60)} minutes of counted work by the clock
-        for each, on {count(record.taught.length, "day", "days")}.
+        {from && day(from)} to {to && day(to)}: {count(done.length, "challenge", "challenges")} completed by{" "}
+        {count(record.pupils.length, "pupil", "pupils")}
+        {days.data &&
+          `; ${Math.round(moved / 60)} minutes of counted work by the clock for each, on ${count(days.data.length, "day", "days")}`}
+        .
       </p>
       <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
         <section>
           <h2>What was taught when</h2>
+          {days.isLoadingError && <Failed error={days.error} again={() => days.refetch()} />}
+          {days.isLoading && <Loading what="what was taught" />}
+          {days.data?.length === 0 && <p className="text-soft">Nothing was recorded between these days.</p>}
           <table className="mt-1 w-full border-collapse text-[0.95rem]">
             <tbody>
-              {record.taught.map((d) => (
+              {days.data?.map((d) => (
                 <tr key={d.on} className="border-b border-rule align-top">
                   <th scope="row" className="clock py-1 pr-3 text-left font-normal whitespace-nowrap text-soft">
                     {day(d.on)}
@@ -38,8 +65,10 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
           </table>
         </section>
         <section>
-          <h2>How they stand</h2>
-          <p className="text-soft">How many pupils stand on each rung; in brackets how many have completed it.</p>
+          <h2>How they stand now</h2>
+          <p className="text-soft">
+            How many pupils stand on each rung; in brackets how many completed it between these days.
+          </p>
           <ul className="mt-1">
             {tried.map((l) => (
               <li key={l.id} className="border-b border-rule py-1.5">
@@ -50,8 +79,8 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
                   {l.rungs.map((r, i) => (
                     <li key={r.id} title={r.name}>
                       <span className="text-soft">{i + 1}:</span>{" "}
-                      {record.advice.filter((a) => a.ladderId === l.id && a.rungId === r.id).length} (
-                      {completed.filter((c) => c.ladderId === l.id && c.rungId === r.id).length})
+                      {record.onLadders.filter((o) => o.ladderId === l.id && o.rungId === r.id && o.rounds > 0).length}{" "}
+                      ({done.filter((c) => c.ladderId === l.id && c.rungId === r.id).length})
                     </li>
                   ))}
                 </ol>

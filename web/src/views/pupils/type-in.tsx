@@ -21,7 +21,7 @@ const number = (text: string) => (text.trim() === "" ? null : Number(text));
 /** A result from paper or from home. It counts less until somebody of the school has seen or confirmed it. */
 export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladder[] }) {
   const [open, setOpen] = useState(false);
-  const [ladderId, setLadderId] = useState(record.challenges.at(-1)?.ladderId ?? ladders[0]?.id ?? "");
+  const [ladderId, setLadderId] = useState(record.attempts[0]?.attempt.ladderId ?? ladders[0]?.id ?? "");
   const ladder = ladders.find((l) => l.id === ladderId);
   const [rungId, setRungId] = useState("");
   const rung = ladder?.rungs.find((r) => r.id === rungId) ?? ladder?.rungs[0];

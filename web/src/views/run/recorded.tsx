@@ -37,7 +37,8 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
   if (!saved.data?.state.finished) return <Loading what="what was recorded" />;
   const { results, touchesPerPupil } = saved.data.state;
   const { script, ladders, pupils, lessonName, className } = saved.data.sheet;
-  const newly = record.data?.challenges.filter((c) => c.completedOn === saved.data.onDay) ?? [];
+  const newly =
+    record.data?.onLadders.flatMap((r) => r.challenges).filter((c) => c.completedOn === saved.data.onDay) ?? [];
   const pupilsIn = new Set(results.map((r) => r.pupilId));
   return (
     <div className="mx-auto max-w-5xl px-6 py-8" data-testid="recorded">

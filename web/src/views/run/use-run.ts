@@ -33,7 +33,7 @@ export function useRun(runId: string) {
         const events = (await store.waiting(runId)).slice(0, BATCH);
         setUnsent(events.length);
         if (events.length === 0) break;
-        const answer = await api<{ acknowledged: string[] }>("POST", `/runs/${runId}/events`, { events });
+        const answer = await api<{ acknowledged: string[] }>("POST", "/runs/events", { runId, events });
         const there = new Set(answer.acknowledged);
         await store.acknowledged(
           runId,

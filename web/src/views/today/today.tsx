@@ -8,6 +8,7 @@ import { laneBlocks } from "../../lane/lane-blocks";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bell, clock, count, day } from "../../words";
+import { completed } from "../pupils/found-in";
 import { RunButton } from "../run/run-button";
 
 /** The next lesson and what changed since the last one; one button to go on with. */
@@ -118,7 +119,7 @@ function LastTime({ classId }: { classId: string }) {
 }
 
 function Completed({ record, lastDay, catalogue }: { record: ClassRecord; lastDay: string; catalogue: Ladder[] }) {
-  const done = record.challenges.filter((c) => c.completedOn === lastDay && c.modifiers.length === 0);
+  const done = completed(record).filter((c) => c.completedOn === lastDay);
   const byRung = catalogue.flatMap((l) =>
     l.rungs.map((r) => ({
       ladder: l,

@@ -26,6 +26,7 @@ public final class MarbleServer implements AutoCloseable {
     private final boolean demo;
     private final Path unpacked;
     private final int port;
+    private String heap;
     private Process process;
 
     public MarbleServer(boolean demo) {
@@ -46,11 +47,18 @@ public final class MarbleServer implements AutoCloseable {
         this.demo = demo;
     }
 
+    /** How much memory it gets from its next start on, such as 512m. */
+    public MarbleServer heap(String most) {
+        heap = most;
+        return this;
+    }
+
     /** Starts it and waits until it answers. */
     public MarbleServer start() {
         try {
             List<String> command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+            if (heap != null) command.add("-Xmx" + heap);
             if (unpacked == null) command.addAll(List.of("-XX:TieredStopAtLevel=1", "-jar", jar().toString()));
             else command.addAll(List.of("-XX:SharedArchiveFile=classes.jsa", "-jar", "marble.jar"));
             if (demo) command.add("--spring.profiles.active=demo");

@@ -133,7 +133,8 @@ class RunJourneyTest {
         String other = mine.toString()
                 .replaceFirst("\"id\":\"[^\"]+\"", "\"id\":\"" + java.util.UUID.randomUUID() + "\"")
                 .replaceFirst("\"device\":\"[^\"]+\"", "\"device\":\"helper\"");
-        assertThat(browser.request("POST", "/api/runs/" + runId + "/events", "{\"events\":[" + other + "]}")
+        assertThat(browser.request(
+                                "POST", "/api/runs/events", "{\"runId\":\"" + runId + "\",\"events\":[" + other + "]}")
                         .get("status"))
                 .isEqualTo(200L);
         browser.seeText("was counted on two devices");

@@ -41,9 +41,9 @@ final class RunPage {
 
     /** As another screen of the run would jump. */
     void jumpTo(int segment) {
-        browser.request("POST", "/api/runs/" + id() + "/events", """
-                {"events":[{"id":"%s","kind":"NEXT","atMs":%d,"segment":%d,"offsetMs":0,"device":"other"}]}""".formatted(
-                        idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment));
+        browser.request("POST", "/api/runs/events", """
+                {"runId":"%s","events":[{"id":"%s","kind":"NEXT","atMs":%d,"segment":%d,"offsetMs":0,"device":"other"}]}""".formatted(
+                        id(), idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment));
     }
 
     private static UUID idOf(long ms) {

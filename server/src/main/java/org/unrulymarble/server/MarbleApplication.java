@@ -5,9 +5,11 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the server. Honours {@code PORT} and {@code MARBLE_DATA}; the profile {@code demo} fills an empty store. */
 @SpringBootApplication
+@EnableScheduling
 public class MarbleApplication {
 
     private static final int FIRST_PORT = 8080;

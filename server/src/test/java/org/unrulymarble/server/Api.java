@@ -64,6 +64,22 @@ class Api {
         return send(HttpMethod.PUT, path, body);
     }
 
+    Answer delete(String path) {
+        return send(HttpMethod.DELETE, path, null);
+    }
+
+    /** A file as it comes. */
+    byte[] bytes(String path) {
+        try {
+            return mvc.perform(request(HttpMethod.GET, path).cookie(TOKEN, session))
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsByteArray();
+        } catch (Exception e) {
+            throw new AssertionError(path, e);
+        }
+    }
+
     Answer send(HttpMethod method, String path, String body) {
         try {
             MockHttpServletRequestBuilder request = request(method, path).header("X-XSRF-TOKEN", TOKEN.getValue());

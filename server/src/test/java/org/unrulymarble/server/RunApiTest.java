@@ -17,7 +17,6 @@ class RunApiTest {
     private Api api;
 
     private JsonNode run;
-    private String events;
     private int round;
     private String worker;
 
@@ -26,7 +25,6 @@ class RunApiTest {
         api.as("okafor");
         run = api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(api.id("/api/lessons", "Sail loft, wet Tuesday")))
                 .body();
-        events = "/api/runs/" + run.get("id").stringValue() + "/events";
         JsonNode script = run.get("sheet").get("script");
         for (JsonNode s : script.get("segments"))
             if (s.get("kind").stringValue().equals("WORK") && s.get("block").intValue() == 1) {
@@ -67,13 +65,14 @@ class RunApiTest {
         String finish = event("FINISH", "\"target\":null");
         send(finish);
         assertThat(attempts()).hasSize(before + 1);
-        JsonNode attempt = attempts().get(0).get("attempt");
-        assertThat(attempt.get("hits").intValue()).isEqualTo(3);
-        assertThat(attempt.get("rungId").stringValue()).isEqualTo("eyes-up");
-        assertThat(attempt.get("side").stringValue()).isEqualTo("RIGHT");
+        assertThat(attempts())
+                .anySatisfy(a -> assertThat(a.toString())
+                        .contains("\"rungId\":\"eyes-up\"", "\"side\":\"RIGHT\"", "\"hits\":3"));
 
         send(hits(2));
-        assertThat(attempts().get(0).get("attempt").get("hits").intValue()).isEqualTo(5);
+        assertThat(attempts())
+                .anySatisfy(a -> assertThat(a.toString())
+                        .contains("\"rungId\":\"eyes-up\"", "\"side\":\"RIGHT\"", "\"hits\":5"));
 
         String id = api.get("/api/runs/" + run.get("id").stringValue())
                 .body()
@@ -217,7 +216,7 @@ class RunApiTest {
     }
 
     private JsonNode attempts() {
-        return api.get("/api/pupils/" + worker + "/record").body().get("attempts");
+        return api.get("/api/pupils/" + worker + "/attempts?most=500").body();
     }
 
     private String hits(int n) {
@@ -235,6 +234,7 @@ class RunApiTest {
     }
 
     private Api.Answer send(String... batch) {
-        return api.post(events, "{\"events\":[" + String.join(",", batch) + "]}");
+        return api.post(
+                "/api/runs/events", "{\"runId\":%s,\"events\":[%s]}".formatted(run.get("id"), String.join(",", batch)));
     }
 }

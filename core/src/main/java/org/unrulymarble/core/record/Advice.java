@@ -107,6 +107,21 @@ public record Advice(
                         : wanted(rung.measure()));
     }
 
+    /** The verdict without the rounds that it rests on. */
+    public Advice withoutEvidence() {
+        return new Advice(
+                pupilId,
+                ladderId,
+                rungId,
+                stands,
+                verdict,
+                bySchool,
+                sides.stream().map(SideAdvice::withoutEvidence).toList(),
+                nextRungId,
+                rungBelowId,
+                evidenceWanted);
+    }
+
     /** Of two sides the one that is less ready decides, and one that has fallen behind before one that lacks tries. */
     private static Mastery.Advice together(List<SideAdvice> sides, Readiness.School school, Readiness how) {
         List<Mastery.Advice> said = sides.stream().map(s -> s.by(school, how)).toList();

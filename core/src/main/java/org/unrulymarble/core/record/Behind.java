@@ -19,6 +19,18 @@ public record Behind(Side side, double chance) {
     private static final int LEAST_TRIES = 10;
     private static final int POINTS = 64;
 
+    /** On the rung where a pupil stands; null where it has one side or there is nothing to compare. */
+    static Behind of(Advice a, List<Attempt> attempts) {
+        if (a.sides().size() != 2) return null;
+        return of(
+                a.sides().get(0),
+                a.sides().get(1),
+                attempts.stream()
+                        .filter(t ->
+                                t.rungId().equals(a.rungId()) && t.modifiers().isEmpty())
+                        .toList());
+    }
+
     /** Null where there is nothing to compare. */
     static Behind of(SideAdvice one, SideAdvice other, List<Attempt> attempts) {
         if (one.hits() + one.misses() >= LEAST_TRIES && other.hits() + other.misses() >= LEAST_TRIES)

@@ -2,6 +2,7 @@ package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -59,6 +60,13 @@ public record Challenge(
         static Mark of(Attempt a) {
             return new Mark(a.score(), a.workSec(), a.timeMs(), a.on());
         }
+    }
+
+    /** On how many of the latest days, one after the other, something was completed. {@code days} with a round, latest first. */
+    public static int completedRun(List<LocalDate> days, Collection<LocalDate> completedOn) {
+        int run = 0;
+        while (run < days.size() && completedOn.contains(days.get(run))) run++;
+        return run;
     }
 
     public boolean completed() {

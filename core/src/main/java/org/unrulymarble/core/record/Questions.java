@@ -6,9 +6,9 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.unrulymarble.core.chance.Mastery;
-import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.score.Side;
@@ -50,42 +50,40 @@ public final class Questions {
             Double chance,
             LocalDate on) {}
 
-    /**
-     * @param pupilIds of the class, in order
-     * @param advice for each pupil and each ladder that anybody in the class has tried
-     */
+    /** What is found of single pupils, ladder by ladder, and of the class as a whole. */
     public static List<Found> of(
-            List<String> pupilIds, List<Attempt> attempts, List<Advice> advice, Catalogue catalogue, LocalDate today) {
-        Map<String, List<Attempt>> byPupil = new HashMap<>();
-        for (Attempt a : attempts)
-            byPupil.computeIfAbsent(a.pupilId(), k -> new ArrayList<>()).add(a);
+            List<String> pupilIds, List<String> ladderIds, List<OnLadder> records, LocalDate today) {
+        Map<String, List<OnLadder>> byPupil = new HashMap<>();
+        for (OnLadder r : records)
+            byPupil.computeIfAbsent(r.pupilId(), k -> new ArrayList<>()).add(r);
         List<Found> found = new ArrayList<>();
         for (String pupilId : pupilIds) {
-            List<Attempt> mine = byPupil.getOrDefault(pupilId, List.of());
-            Optional<LocalDate> last = mine.stream().map(Attempt::on).max(Comparator.naturalOrder());
+            List<OnLadder> mine = byPupil.getOrDefault(pupilId, List.of());
+            Optional<LocalDate> last =
+                    mine.stream().map(OnLadder::lastOn).filter(Objects::nonNull).max(Comparator.naturalOrder());
             if (last.isEmpty() || last.get().isBefore(today.minusDays(NOT_SEEN_DAYS)))
                 found.add(new Found(Question.NOT_SEEN, pupilId, null, null, null, null, last.orElse(null)));
-            bests(mine, catalogue, today, found);
+            Map<String, OnLadder> there = new HashMap<>();
+            for (OnLadder r : mine) there.put(r.ladderId(), r);
+            for (String ladderId : ladderIds) {
+                OnLadder r = there.get(ladderId);
+                if (r == null || r.rounds() == 0)
+                    found.add(new Found(Question.NEVER_TRIED, pupilId, ladderId, null, null, null, null));
+                else found.addAll(r.found());
+            }
         }
-        for (Advice a : advice)
-            catalogue
-                    .ladder(a.ladderId())
-                    .ifPresent(ladder -> ofLadder(
-                            a,
-                            ladder,
-                            byPupil.getOrDefault(a.pupilId(), List.of()).stream()
-                                    .filter(t -> t.ladderId().equals(a.ladderId()))
-                                    .toList(),
-                            found));
         return List.copyOf(found);
     }
 
-    private static void ofLadder(Advice a, Ladder ladder, List<Attempt> mine, List<Found> found) {
-        if (mine.isEmpty()) {
-            found.add(new Found(Question.NEVER_TRIED, a.pupilId(), ladder.id(), null, null, null, null));
-            return;
-        }
-        List<Challenge> challenges = Challenge.of(mine, new Catalogue(List.of(ladder)));
+    /**
+     * What is found of one pupil on one ladder.
+     *
+     * @param mine that pupil's attempts there, challenges what they tell
+     */
+    static List<Found> onLadder(
+            Advice a, Behind behind, Ladder ladder, List<Attempt> mine, List<Challenge> challenges, LocalDate today) {
+        List<Found> found = new ArrayList<>();
+        if (mine.isEmpty()) return found;
         boolean allDone = ladder.rungs().stream()
                 .allMatch(r -> challenges.stream()
                         .anyMatch(
@@ -113,28 +111,21 @@ public final class Questions {
                     fallen.chanceBelowFloor(),
                     null));
         }
-        if (a.sides().size() == 2) {
-            Behind behind = Behind.of(
-                    a.sides().get(0),
-                    a.sides().get(1),
-                    mine.stream()
-                            .filter(t -> t.rungId().equals(a.rungId())
-                                    && t.modifiers().isEmpty())
-                            .toList());
-            if (behind != null && behind.chance() >= SURELY_BEHIND)
-                found.add(new Found(
-                        Question.OTHER_SIDE_BEHIND,
-                        a.pupilId(),
-                        ladder.id(),
-                        a.rungId(),
-                        behind.side(),
-                        behind.chance(),
-                        null));
-        }
+        if (behind != null && behind.chance() >= SURELY_BEHIND)
+            found.add(new Found(
+                    Question.OTHER_SIDE_BEHIND,
+                    a.pupilId(),
+                    ladder.id(),
+                    a.rungId(),
+                    behind.side(),
+                    behind.chance(),
+                    null));
+        bests(mine, ladder, today, found);
+        return found;
     }
 
     /** Bests of the last week that bettered an earlier day's; a first round is no best. */
-    private static void bests(List<Attempt> mine, Catalogue catalogue, LocalDate today, List<Found> found) {
+    private static void bests(List<Attempt> mine, Ladder ladder, LocalDate today, List<Found> found) {
         Map<Attempt.Kindred, List<Attempt>> alike = new HashMap<>();
         for (Attempt a : mine)
             if (!a.trial())
@@ -142,7 +133,7 @@ public final class Questions {
         List<Found> bests = new ArrayList<>();
         LocalDate since = today.minusDays(THIS_WEEK_DAYS);
         alike.forEach((kind, tried) -> {
-            Optional<Rung> rung = catalogue.rung(kind.ladderId(), kind.rungId());
+            Optional<Rung> rung = ladder.rung(kind.rungId());
             if (rung.isEmpty()) return;
             Comparator<Attempt> merit = Challenge.byMerit(rung.get().measure());
             Optional<Attempt> before =
@@ -159,9 +150,7 @@ public final class Questions {
                         null,
                         lately.get().on()));
         });
-        bests.sort(Comparator.comparing(Found::ladderId)
-                .thenComparing(Found::rungId)
-                .thenComparing(Found::side));
+        bests.sort(Comparator.comparing(Found::rungId).thenComparing(Found::side));
         found.addAll(bests);
     }
 }

@@ -162,7 +162,7 @@ final class LoadBench {
             }
             try {
                 HttpResponse<String> answer =
-                        send("POST", "/api/runs/" + runId + "/events", "{\"events\":[" + events + "]}");
+                        send("POST", "/api/runs/events", "{\"runId\":\"" + runId + "\",\"events\":[" + events + "]}");
                 if (answer.statusCode() != 200) return false;
                 long now = System.nanoTime();
                 for (Tap t : batch) {

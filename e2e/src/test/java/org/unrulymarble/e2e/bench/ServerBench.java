@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -25,13 +26,13 @@ import org.unrulymarble.e2e.MarbleServer;
 /** Measures what the issues put numbers on: bundle, start, a change of the plan as seen on screen, saves before kill -9. Bounded. */
 public final class ServerBench {
 
-    private static final Set<String> PARTS = new TreeSet<>(
-            List.of("bundle", "starts", "plan", "drags", "findings", "clock", "pads", "load", "load-kills", "kills"));
+    private static final Set<String> PARTS = new TreeSet<>(List.of(
+            "bundle", "starts", "plan", "drags", "findings", "clock", "pads", "load", "load-kills", "kills", "school"));
     private static final int KILLS = 20;
     private static final int CHANGES = 40;
 
     /** @param args parts to measure; all without any */
-    public static void main(String[] args) throws IOException, InterruptedException {
+    public static void main(String[] args) throws IOException, InterruptedException, SQLException {
         Set<String> parts = args.length == 0 ? PARTS : Set.of(args);
         if (!PARTS.containsAll(parts)) throw new IllegalArgumentException("parts are " + PARTS);
         Path app = Path.of(System.getProperty("marble.app"));
@@ -40,6 +41,8 @@ public final class ServerBench {
             starts("from the jar as it is", null);
             starts("as ./marble starts it", app);
         }
+        if (parts.contains("school")) SchoolBench.run(app);
+        if (parts.equals(Set.of("school"))) System.exit(0);
         // Work is measured on the server that a teacher gets: with both compilers.
         try (MarbleServer server = new MarbleServer(true, app).start();
                 Browser browser = new Browser().at(server.address())) {

@@ -125,9 +125,10 @@ class DemoWorld {
         LocalDate today = LocalDate.now(clock);
         if (next == null || !next.isBefore(today)) return;
         long days = 7 * ((ChronoUnit.DAYS.between(next, today) + 6) / 7);
-        for (String table : List.of("lesson", "attempt", "run"))
+        for (String table : List.of("lesson", "attempt", "run", "remark", "standing"))
             store.createNativeQuery("update " + table + " set on_day = on_day + " + days)
                     .executeUpdate();
+        store.createNativeQuery("update ladder_record set for_day = null").executeUpdate();
     }
 
     private LocalDate next(DayOfWeek day) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -40,6 +41,7 @@ public class LadderService {
     private final KitService kit;
     private final ClassAccess access;
     private final JsonMapper json;
+    private final ApplicationEventPublisher events;
     private final Catalogue shipped;
 
     /** Worked out anew after each change. */
@@ -48,12 +50,19 @@ public class LadderService {
     private final AtomicLong changes = new AtomicLong();
 
     /** A bad shipped file stops the start, with file, line, ladder, field and reason. */
-    LadderService(OwnLadders rows, List<LadderUse> uses, KitService kit, ClassAccess access, JsonMapper json) {
+    LadderService(
+            OwnLadders rows,
+            List<LadderUse> uses,
+            KitService kit,
+            ClassAccess access,
+            JsonMapper json,
+            ApplicationEventPublisher events) {
         this.rows = rows;
         this.uses = uses;
         this.kit = kit;
         this.access = access;
         this.json = json;
+        this.events = events;
         this.shipped = Catalogue.shipped();
     }
 
@@ -98,7 +107,8 @@ public class LadderService {
     }
 
     /** Whoever asks while this goes on still gets the old catalogue, and the new one once it is kept. */
-    private void changed() {
+    private void changed(List<String> ids) {
+        events.publishEvent(new LadderChanged(ids));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCompletion(int status) {
@@ -156,7 +166,7 @@ public class LadderService {
         long used = used(id).values().stream().mapToLong(n -> n).sum();
         if (used > 0) throw new Refused("ladder", Fault.Rule.IN_USE, ladder(row).name(), used);
         rows.delete(row);
-        changed();
+        changed(List.of(id));
     }
 
     /**
@@ -201,7 +211,10 @@ public class LadderService {
         if (!troubles.isEmpty()) throw new BadLadderFile(fileName, troubles);
         if (dryRun) return taken;
         kit.learn(file.kinds());
-        changed();
+        changed(taken.stream()
+                .filter(t -> t.what() != Taken.What.SAME)
+                .map(Taken::id)
+                .toList());
         return taken;
     }
 
@@ -264,7 +277,7 @@ public class LadderService {
 
     private Own save(OwnLadderRow row) {
         OwnLadderRow saved = rows.saveAndFlush(row);
-        changed();
+        changed(List.of(saved.id()));
         return view(saved);
     }
 

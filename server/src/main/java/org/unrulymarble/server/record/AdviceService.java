@@ -2,23 +2,13 @@ package org.unrulymarble.server.record;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
-import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.record.Advice;
-import org.unrulymarble.core.record.Attempt;
-import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
@@ -94,54 +84,6 @@ class AdviceService {
         return standings.findByClassIdOrderBySaidAtAsc(classId).stream()
                 .map(StandingRow::standing)
                 .toList();
-    }
-
-    /** Advice for each pupil on each ladder that any of these attempts is on. */
-    List<Advice> advise(
-            Collection<String> pupilIds,
-            List<Attempt> attempts,
-            List<Advice.Standing> said,
-            List<PupilRemark> remarks,
-            Readiness how) {
-        record Key(String pupilId, String ladderId) {}
-        LocalDate today = LocalDate.now(clock);
-        Map<Key, List<Attempt>> tried = new HashMap<>();
-        TreeSet<String> ladderIds = new TreeSet<>();
-        for (Attempt a : attempts) {
-            tried.computeIfAbsent(new Key(a.pupilId(), a.ladderId()), k -> new ArrayList<>())
-                    .add(a);
-            ladderIds.add(a.ladderId());
-        }
-        Map<Key, List<Advice.Standing>> words = new HashMap<>();
-        for (Advice.Standing s : said)
-            words.computeIfAbsent(new Key(s.pupilId(), s.ladderId()), k -> new ArrayList<>())
-                    .add(s);
-        Map<Key, List<PupilRemark>> ownWords = new HashMap<>();
-        for (PupilRemark r : remarks)
-            if (r.ladderId() != null)
-                ownWords.computeIfAbsent(new Key(r.pupilId(), r.ladderId()), k -> new ArrayList<>())
-                        .add(r);
-        Catalogue catalogue = ladders.catalogue();
-        List<Ladder> known = catalogue.known().stream()
-                .filter(l -> ladderIds.contains(l.id()))
-                .toList();
-        List<Advice> out = new ArrayList<>();
-        for (String pupilId : pupilIds)
-            for (Ladder ladder : known) {
-                Key key = new Key(pupilId, ladder.id());
-                out.add(Advice.of(
-                        pupilId,
-                        ladder,
-                        tried.getOrDefault(key, List.of()),
-                        words.getOrDefault(key, List.of()),
-                        ownWords.getOrDefault(key, List.of()),
-                        how,
-                        today));
-            }
-        out.sort(Comparator.comparing(
-                Advice::ladderId,
-                Comparator.comparingInt(id -> known.indexOf(catalogue.ladder(id).orElseThrow()))));
-        return out;
     }
 
     LocalDate today() {

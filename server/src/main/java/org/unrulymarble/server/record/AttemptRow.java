@@ -13,8 +13,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.record.Attempt;
@@ -72,7 +70,7 @@ class AttemptRow implements Persistable<UUID> {
     private boolean trial;
 
     @Convert(converter = DetailJson.class)
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @Column(length = LadderRecordRow.LETTERS)
     private RoundDetail detail;
 
     private String jointWith;
@@ -143,6 +141,14 @@ class AttemptRow implements Persistable<UUID> {
 
     UUID classId() {
         return classId;
+    }
+
+    String ladderId() {
+        return ladderId;
+    }
+
+    LocalDate on() {
+        return onDay;
     }
 
     UUID pupilId() {

@@ -1,8 +1,10 @@
 package org.unrulymarble.server.record;
 
 import jakarta.persistence.QueryHint;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,14 +13,42 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.jpa.repository.QueryHints;
 
 interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
-    List<AttemptRow> findByClassIdOrderByOnDayAscSetNumberAsc(UUID classId);
+    /** From the {@code from}-th newest on. */
+    @Query(
+            "select a from AttemptRow a where a.pupilId = :pupilId order by a.onDay desc, a.setNumber desc, a.id limit :most offset :from")
+    List<AttemptRow> page(UUID pupilId, int from, int most);
 
-    List<AttemptRow> findByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
+    List<AttemptRow> findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAsc(UUID pupilId, String ladderId);
+
+    @Query(
+            "select distinct a.onDay from AttemptRow a where a.pupilId = :pupilId and not a.struck order by a.onDay desc")
+    List<LocalDate> daysOfPupil(UUID pupilId);
+
+    @QueryHints(@QueryHint(name = "org.hibernate.readOnly", value = "true"))
+    List<AttemptRow> findByClassIdAndLadderIdInAndStruckFalse(UUID classId, Collection<String> ladderIds);
+
+    @QueryHints(@QueryHint(name = "org.hibernate.readOnly", value = "true"))
+    List<AttemptRow> findByClassIdAndStruckFalseAndOnDayBetween(UUID classId, LocalDate from, LocalDate to);
 
     List<AttemptRow> findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(UUID classId, Collection<String> ladderIds);
 
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
     Stream<AttemptRow> streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAsc(UUID classId);
+
+    @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
+    Stream<AttemptRow> streamByPupilIdAndStruckFalseOrderByOnDayAscSetNumberAsc(UUID pupilId);
+
+    /** Those that were struck out, too. */
+    @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
+    Stream<AttemptRow> streamByClassIdOrderByOnDayAscSetNumberAsc(UUID classId);
+
+    @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
+    Stream<AttemptRow> streamByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
+
+    long countByPupilId(UUID pupilId);
+
+    @Query("select p.id from Pupil p where p.schoolClass.id = :classId")
+    Set<UUID> pupilsOf(UUID classId);
 
     @Query("select a.id from AttemptRow a where a.id in :ids")
     List<UUID> known(Collection<UUID> ids);
@@ -34,6 +64,16 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             group by a.pupilId, a.ladderId, a.rungId
             """)
     List<TriesSum> tries(UUID classId, Collection<String> ladderIds);
+
+    /** The same of a whole class. */
+    @Query("""
+            select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
+            from AttemptRow a
+            where a.classId = :classId and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck
+            group by a.pupilId, a.ladderId, a.rungId
+            order by min(a.onDay)
+            """)
+    List<TriesSum> triesOfClass(UUID classId);
 
     interface TriesSum {
         UUID getPupilId();
@@ -57,8 +97,10 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
         long getTimes();
     }
 
-    /** Rows that belong to no run: those that a new finish of the run does not touch. */
-    List<AttemptRow> findByRunId(UUID runId);
+    /** Whose results on which ladders a run has recorded. */
+    @Query(
+            "select distinct new org.unrulymarble.server.record.LadderRecordRow$Key(a.pupilId, a.ladderId) from AttemptRow a where a.runId = :runId")
+    Set<LadderRecordRow.Key> keysOfRun(UUID runId);
 
     @Modifying
     @Query("delete from AttemptRow a where a.runId = :runId")

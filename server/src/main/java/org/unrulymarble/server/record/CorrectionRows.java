@@ -9,5 +9,9 @@ interface CorrectionRows extends JpaRepository<CorrectionRow, UUID> {
 
     List<CorrectionRow> findByAttemptIdInOrderByCorrectedAtAsc(Collection<UUID> attemptIds);
 
+    List<CorrectionRow> findByClassIdOrderByCorrectedAtAsc(UUID classId);
+
     List<CorrectionRow> findByPupilIdOrderByCorrectedAtAsc(UUID pupilId);
+
+    long countByPupilId(UUID pupilId);
 }

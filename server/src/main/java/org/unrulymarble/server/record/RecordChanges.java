@@ -129,7 +129,7 @@ class RecordChanges {
     @PostMapping("/attempts/{id}/confirm")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void confirm(@PathVariable UUID id) {
-        taughtRow(id).confirm();
+        records.confirm(taughtRow(id));
     }
 
     /** @param reason why, in the teacher's words */
@@ -138,7 +138,7 @@ class RecordChanges {
     @PostMapping("/pupils/{id}/standings")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void say(@PathVariable UUID id, @RequestBody Said said) {
-        advice.say(taught(access.pupil(id)), said.ladderId(), said.rungId(), said.reason());
+        records.say(taught(access.pupil(id)), said.ladderId(), said.rungId(), said.reason());
     }
 
     @GetMapping("/classes/{id}/readiness")
@@ -149,7 +149,7 @@ class RecordChanges {
     @PutMapping("/classes/{id}/readiness")
     AdviceService.ReadinessView setReadiness(@PathVariable UUID id, @RequestBody AdviceService.ReadinessView wanted) {
         new Checks().required("readiness", wanted.readiness()).done();
-        return advice.set(access.teach(id).id(), wanted);
+        return records.decide(access.teach(id).id(), wanted);
     }
 
     private Pupil taught(Pupil pupil) {

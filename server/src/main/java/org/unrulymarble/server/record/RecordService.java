@@ -2,15 +2,15 @@ package org.unrulymarble.server.record;
 
 import java.time.Clock;
 import java.util.Collection;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
@@ -19,6 +19,8 @@ import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
+import org.unrulymarble.server.record.LadderRecordRow.Key;
+import org.unrulymarble.server.store.Pupil;
 
 @Service
 @Transactional
@@ -27,6 +29,7 @@ public class RecordService {
     private final AttemptRows rows;
     private final RemarkRows remarks;
     private final CorrectionRows corrections;
+    private final LadderRecords ladderRecords;
     private final AdviceService advice;
     private final Clock clock;
     private final LadderService ladders;
@@ -35,12 +38,14 @@ public class RecordService {
             AttemptRows rows,
             RemarkRows remarks,
             CorrectionRows corrections,
+            LadderRecords ladderRecords,
             AdviceService advice,
             LadderService ladders,
             Clock clock) {
         this.rows = rows;
         this.remarks = remarks;
         this.corrections = corrections;
+        this.ladderRecords = ladderRecords;
         this.advice = advice;
         this.clock = clock;
         this.ladders = ladders;
@@ -48,11 +53,22 @@ public class RecordService {
 
     /** Puts what a run recorded in the place of what was recorded of it before; all or nothing. */
     public void ofRun(UUID runId, UUID classId, List<Attempt> attempts, List<PupilRemark> said) {
+        Set<Key> touched = new HashSet<>(rows.keysOfRun(runId));
+        remarks.findByRunId(runId).forEach(r -> r.key().ifPresent(touched::add));
         rows.deleteOfRun(runId);
         remarks.deleteOfRun(runId);
-        remarks.saveAll(said.stream().map(r -> new RemarkRow(classId, runId, r)).toList());
-        List<AttemptRow> fresh =
-                attempts.stream().map(a -> new AttemptRow(classId, runId, a)).toList();
+        // Who was erased since the run has no page to record it on.
+        Set<String> here = rows.pupilsOf(classId).stream().map(UUID::toString).collect(Collectors.toSet());
+        List<RemarkRow> heard = said.stream()
+                .filter(r -> here.contains(r.pupilId()))
+                .map(r -> new RemarkRow(classId, runId, r))
+                .toList();
+        remarks.saveAll(heard);
+        heard.forEach(r -> r.key().ifPresent(touched::add));
+        List<AttemptRow> fresh = attempts.stream()
+                .filter(a -> here.contains(a.pupilId()))
+                .map(a -> new AttemptRow(classId, runId, a))
+                .toList();
         // What was corrected before stays corrected: the last correction of a round is the last word on it.
         Map<UUID, AttemptRow> byId = fresh.stream().collect(Collectors.toMap(AttemptRow::getId, r -> r));
         if (!byId.isEmpty())
@@ -60,6 +76,13 @@ public class RecordService {
                     .findByAttemptIdInOrderByCorrectedAtAsc(byId.keySet())
                     .forEach(c -> c.applyTo(byId.get(c.attemptId())));
         rows.saveAll(fresh);
+        touched.addAll(keys(fresh));
+        rows.flush();
+        ladderRecords.changed(classId, touched);
+    }
+
+    private static Set<Key> keys(List<AttemptRow> attempts) {
+        return attempts.stream().map(a -> new Key(a.pupilId(), a.ladderId())).collect(Collectors.toSet());
     }
 
     /** Puts a tally right and keeps what it was, by whom it was changed and why. */
@@ -68,6 +91,26 @@ public class RecordService {
         corrections.save(
                 new CorrectionRow(row, wanted, clock.instant(), SignedIn.now().displayName()));
         row.correct(wanted.score(), wanted.hits(), wanted.misses(), wanted.strikes());
+        ladderRecords.changed(row.classId(), keys(List.of(row)));
+    }
+
+    /** Says where a pupil stands; kept beside whatever was said before. */
+    void say(Pupil pupil, String ladderId, String rungId, String reason) {
+        advice.say(pupil, ladderId, rungId, reason);
+        ladderRecords.changed(pupil.schoolClass().id(), Set.of(new Key(pupil.id(), ladderId)));
+    }
+
+    /** How a class decides who goes up. */
+    AdviceService.ReadinessView decide(UUID classId, AdviceService.ReadinessView wanted) {
+        AdviceService.ReadinessView set = advice.set(classId, wanted);
+        ladderRecords.changed(classId);
+        return set;
+    }
+
+    /** Somebody of the school saw it: it counts in full. */
+    void confirm(AttemptRow row) {
+        row.confirm();
+        ladderRecords.changed(row.classId(), keys(List.of(row)));
     }
 
     /** @throws NotFound for none such */
@@ -84,8 +127,19 @@ public class RecordService {
 
     /** Adds attempts that belong to no run kept here. */
     public void add(UUID classId, List<Attempt> attempts) {
-        rows.saveAll(
-                attempts.stream().map(a -> new AttemptRow(classId, null, a)).toList());
+        add(classId, attempts, far -> {});
+    }
+
+    /** @param far told how many are in, again and again */
+    void add(UUID classId, List<Attempt> attempts, IntConsumer far) {
+        List<AttemptRow> fresh =
+                attempts.stream().map(a -> new AttemptRow(classId, null, a)).toList();
+        for (int from = 0; from < fresh.size(); from += ResultsOut.HELD) {
+            int to = Math.min(fresh.size(), from + ResultsOut.HELD);
+            rows.saveAllAndFlush(fresh.subList(from, to));
+            far.accept(to);
+        }
+        ladderRecords.changed(classId, keys(fresh));
     }
 
     /** Where a class stands on some ladders, as a plan needs it. */
@@ -98,26 +152,12 @@ public class RecordService {
                                 t.getMisses()))
                 .toList();
         if (!ownRungs) return new Standings(tries, List.of());
-        List<Attempt> attempts = rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
-                .filter(row -> !row.struck())
-                .map(AttemptRow::attempt)
-                .toList();
-        Set<String> pupilIds = new LinkedHashSet<>();
-        attempts.forEach(a -> pupilIds.add(a.pupilId()));
-        List<Advice.Standing> said = advice.saidInClass(classId);
-        said.forEach(w -> pupilIds.add(w.pupilId()));
-        List<Standings.Own> own =
-                advice
-                        .advise(
-                                pupilIds,
-                                attempts,
-                                said,
-                                List.of(),
-                                advice.readiness(classId).readiness())
-                        .stream()
-                        .map(a -> new Standings.Own(a.pupilId(), a.ladderId(), a.rungId()))
-                        .toList();
-        return new Standings(tries, own, List.of());
+        return new Standings(
+                tries,
+                ladderRecords.standing(classId, ladderIds).stream()
+                        .map(r -> new Standings.Own(r.pupilId(), r.ladderId(), r.rungId()))
+                        .toList(),
+                List.of());
     }
 
     /** What a class did on a ladder, without what a run has recorded. */
@@ -134,31 +174,12 @@ public class RecordService {
     public List<Challenge> challengesBesides(UUID runId, UUID classId, Collection<String> ladderIds) {
         return ladderIds.isEmpty()
                 ? List.of()
-                : challengesOf(rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
-                        .filter(row -> !row.struck() && !runId.equals(row.runId()))
-                        .map(AttemptRow::attempt)
-                        .toList());
-    }
-
-    @Transactional(readOnly = true)
-    List<Attempt> attemptsOfClass(UUID classId) {
-        return rows.findByClassIdOrderByOnDayAscSetNumberAsc(classId).stream()
-                .filter(row -> !row.struck())
-                .map(AttemptRow::attempt)
-                .toList();
-    }
-
-    /** Also what was struck out: it is shown, and counts for nothing. */
-    @Transactional(readOnly = true)
-    List<AttemptRow> rowsOfPupil(UUID pupilId) {
-        return rows.findByPupilIdOrderByOnDayAscSetNumberAsc(pupilId);
-    }
-
-    @Transactional(readOnly = true)
-    List<PupilRemark> remarksOfClass(UUID classId) {
-        return remarks.findByClassIdOrderByOnDayAsc(classId).stream()
-                .map(RemarkRow::remark)
-                .toList();
+                : Challenge.of(
+                        rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
+                                .filter(row -> !row.struck() && !runId.equals(row.runId()))
+                                .map(AttemptRow::attempt)
+                                .toList(),
+                        ladders.catalogue());
     }
 
     @Transactional(readOnly = true)
@@ -166,9 +187,5 @@ public class RecordService {
         return remarks.findByPupilIdOrderByOnDayAsc(pupilId).stream()
                 .map(RemarkRow::remark)
                 .toList();
-    }
-
-    List<Challenge> challengesOf(List<Attempt> attempts) {
-        return Challenge.of(attempts, ladders.catalogue());
     }
 }

@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.record.PupilRemark;
@@ -42,6 +43,11 @@ class RemarkRow implements Persistable<UUID> {
         this.rungId = r.rungId();
         this.kind = r.kind();
         this.note = r.note();
+    }
+
+    /** Where it is about a ladder. */
+    Optional<LadderRecordRow.Key> key() {
+        return Optional.ofNullable(ladderId).map(l -> new LadderRecordRow.Key(pupilId, l));
     }
 
     PupilRemark remark() {

@@ -8,6 +8,8 @@ import org.springframework.data.jpa.repository.Query;
 
 interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
 
+    List<RemarkRow> findByRunId(UUID runId);
+
     List<RemarkRow> findByPupilIdOrderByOnDayAsc(UUID pupilId);
 
     List<RemarkRow> findByClassIdOrderByOnDayAsc(UUID classId);
@@ -15,4 +17,6 @@ interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
     @Modifying
     @Query("delete from RemarkRow r where r.runId = :runId")
     void deleteOfRun(UUID runId);
+
+    long countByPupilId(UUID pupilId);
 }

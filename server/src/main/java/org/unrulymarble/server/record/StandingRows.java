@@ -9,4 +9,6 @@ interface StandingRows extends JpaRepository<StandingRow, UUID> {
     List<StandingRow> findByClassIdOrderBySaidAtAsc(UUID classId);
 
     List<StandingRow> findByPupilIdOrderBySaidAtAsc(UUID pupilId);
+
+    long countByPupilId(UUID pupilId);
 }

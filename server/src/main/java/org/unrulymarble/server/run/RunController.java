@@ -31,9 +31,12 @@ class RunController {
         }
     }
 
-    record Events(List<RunEvent> events) {
+    record Events(UUID runId, List<RunEvent> events) {
         Events {
-            new Checks().entries("events", events, 0, 500).done();
+            new Checks()
+                    .required("runId", runId)
+                    .entries("events", events, 0, 500)
+                    .done();
         }
     }
 
@@ -81,8 +84,9 @@ class RunController {
         return new WallCode(runs.wallCode(id));
     }
 
-    @PostMapping("/{id}/events")
-    Acknowledged append(@PathVariable UUID id, @RequestBody Events sent) {
-        return new Acknowledged(runs.append(id, sent.events()));
+    /** Twelve times a second from each run: a path without a variable is found at once, one with it is sought among all others. */
+    @PostMapping("/events")
+    Acknowledged append(@RequestBody Events sent) {
+        return new Acknowledged(runs.append(sent.runId(), sent.events()));
     }
 }

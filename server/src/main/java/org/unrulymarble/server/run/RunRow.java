@@ -22,7 +22,7 @@ class RunRow {
     private boolean finished;
     private String wallCode;
 
-    /** {@link RunSheets.Sheet} as JSON: never changed once the run has begun. */
+    /** {@link RunSheets.Sheet} as JSON: never changed once the run has begun, but that a name may go. */
     @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
     @Column(name = "sheet")
     private String sheet;
@@ -59,6 +59,11 @@ class RunRow {
 
     void wallCode(String code) {
         wallCode = code;
+    }
+
+    /** Only to take a name off it. */
+    void sheet(String changed) {
+        sheet = changed;
     }
 
     String sheet() {

@@ -10,6 +10,8 @@ interface RunRows extends JpaRepository<RunRow, UUID> {
 
     List<RunRow> findByClassIdInAndFinishedFalse(Collection<UUID> classIds);
 
+    List<RunRow> findByClassIdOrderByOnDayAsc(UUID classId);
+
     Optional<RunRow> findFirstByLessonIdAndFinishedFalse(UUID lessonId);
 
     Optional<RunRow> findByWallCodeAndFinishedFalse(String wallCode);

@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Ladder;
@@ -83,6 +85,18 @@ class RunSheets {
                         .filter(l -> used.contains(l.id()))
                         .toList(),
                 script);
+    }
+
+    /** It is read anew once the change is kept. */
+    void forget(UUID runId) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                synchronized (sheets) {
+                    sheets.remove(runId);
+                }
+            }
+        });
     }
 
     /** A sheet never changes once its run has begun, and is asked for with every tap. */

@@ -23,6 +23,18 @@ public class ClassAccess {
         return classes.of(SignedIn.now().accountId());
     }
 
+    /** A class by its name. */
+    public record Known(UUID classId, String name) {}
+
+    /** Those that the asker teaches. */
+    public List<Known> known() {
+        UUID me = SignedIn.now().accountId();
+        return mine().stream()
+                .filter(c -> c.taughtBy(me))
+                .map(c -> new Known(c.id(), c.name()))
+                .toList();
+    }
+
     /**
      * A class that the asker teaches or helps in.
      *
@@ -55,6 +67,11 @@ public class ClassAccess {
 
     public void onlyTeachers() {
         if (!SignedIn.now().teaches()) throw new AccessDeniedException("helpers do not change the store");
+    }
+
+    /** The class of a pupil. @throws NotFound as {@link #pupil} */
+    public UUID classOf(UUID pupilId) {
+        return pupil(pupilId).schoolClass().id();
     }
 
     /** @throws NotFound for a pupil of a class that the asker may not see */

@@ -33,11 +33,13 @@ class ClassController {
 
     private final Classes classes;
     private final ClassAccess access;
+    private final Erasing erasing;
     private final EntityManager store;
 
-    ClassController(Classes classes, ClassAccess access, EntityManager store) {
+    ClassController(Classes classes, ClassAccess access, Erasing erasing, EntityManager store) {
         this.classes = classes;
         this.access = access;
+        this.erasing = erasing;
         this.store = store;
     }
 
@@ -103,7 +105,7 @@ class ClassController {
             if (there == null) added.add(new Pupil(UUID.randomUUID(), pupil.details()));
             else there.change(pupil.details());
         }
-        gone.values().forEach(known::remove);
+        gone.values().forEach(erasing::erase);
         added.forEach(known::add);
         if (doc.helperIds() != null) known.helpers(known(doc.helperIds()));
         return view(classes.saveAndFlush(known));

@@ -1,0 +1,79 @@
+package org.unrulymarble.core.record;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.unrulymarble.core.aim.Landings;
+import org.unrulymarble.core.chance.Rates;
+import org.unrulymarble.core.ladder.Measure;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.score.RoundDetail;
+import org.unrulymarble.core.score.Side;
+
+/**
+ * How one rung went over time, round by round, oldest first. Sources of the reckonings: {@link Rates}, {@link Landings}.
+ *
+ * @param rates of rounds that count in a time, whatever their length
+ * @param aims of rounds whose landings were tapped
+ */
+public record OverTime(List<RatePoint> rates, List<AimPoint> aims) {
+
+    /** Per minute, with its 90 % interval. {@code best} where no earlier round that compares was as fast. */
+    public record RatePoint(
+            String attemptId,
+            LocalDate on,
+            Side side,
+            double perMin,
+            double lowPerMin,
+            double highPerMin,
+            boolean best) {}
+
+    /** Where the throws of one round went, from the middle of the target. */
+    public record AimPoint(String attemptId, LocalDate on, Side side, int throwsSeen, Landings aim) {}
+
+    private static final double SURE = 0.9;
+    private static final Comparator<Attempt> IN_ORDER =
+            Comparator.comparing(Attempt::on).thenComparing(Attempt::set);
+
+    /** @param attempts of one pupil, in any order; those on other rungs or with modifiers are left out */
+    public static OverTime of(Rung rung, List<Attempt> attempts) {
+        List<Attempt> mine = attempts.stream()
+                .filter(a -> a.rungId().equals(rung.id()) && a.modifiers().isEmpty() && !a.trial())
+                .sorted(IN_ORDER)
+                .toList();
+        List<RatePoint> rates = new ArrayList<>();
+        List<AimPoint> aims = new ArrayList<>();
+        for (int i = 0; i < mine.size(); i++) {
+            Attempt a = mine.get(i);
+            if (rung.measure() == Measure.COUNT_IN_TIME && a.workSec() != null && a.workSec() > 0) {
+                Rates.Rate rate = rate(a);
+                boolean best = mine.subList(0, i).stream()
+                        .filter(b -> b.kindred().equals(a.kindred()) && b.workSec() != null && b.workSec() > 0)
+                        .allMatch(b -> perSec(b) < perSec(a));
+                rates.add(new RatePoint(
+                        a.id(), a.on(), a.side(), rate.perMin(), rate.lowPerMin(), rate.highPerMin(), best));
+            }
+            List<RoundDetail.Landing> landed =
+                    a.detail() == null ? null : a.detail().landings();
+            if (landed != null && landed.size() >= 2) aims.add(aim(a, landed));
+        }
+        return new OverTime(List.copyOf(rates), List.copyOf(aims));
+    }
+
+    private static double perSec(Attempt a) {
+        return (double) a.score() / a.workSec();
+    }
+
+    private static Rates.Rate rate(Attempt a) {
+        return Rates.of(new Rates.RatesAsk(List.of(new Rates.TimedCount(a.score(), a.workSec())), SURE))
+                .rates()
+                .get(0);
+    }
+
+    private static AimPoint aim(Attempt a, List<RoundDetail.Landing> landed) {
+        Landings of = Landings.of(new Landings.LandingsAsk(
+                landed.stream().map(p -> new Landings.Point(p.xCm(), p.yCm())).toList()));
+        return new AimPoint(a.id(), a.on(), a.side(), landed.size(), of);
+    }
+}

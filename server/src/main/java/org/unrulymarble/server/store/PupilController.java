@@ -1,0 +1,49 @@
+package org.unrulymarble.server.store;
+
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is kept of one pupil, and taking all of it away. */
+@RestController
+@RequestMapping("/api/pupils/{id}")
+@Transactional
+class PupilController {
+
+    private final ClassAccess access;
+    private final Erasing erasing;
+
+    PupilController(ClassAccess access, Erasing erasing) {
+        this.access = access;
+        this.erasing = erasing;
+    }
+
+    /** @param kept how much, by what it is called */
+    record KeptOf(String name, Map<String, Long> kept) {}
+
+    @GetMapping("/kept")
+    KeptOf kept(@PathVariable UUID id) {
+        Pupil pupil = taught(id);
+        return new KeptOf(pupil.name(), erasing.kept(pupil));
+    }
+
+    /** Erases the pupil and says what went. */
+    @DeleteMapping
+    KeptOf erase(@PathVariable UUID id) {
+        Pupil pupil = taught(id);
+        KeptOf went = new KeptOf(pupil.name(), erasing.kept(pupil));
+        erasing.erase(pupil);
+        return went;
+    }
+
+    private Pupil taught(UUID id) {
+        Pupil pupil = access.pupil(id);
+        access.teach(pupil.schoolClass().id());
+        return pupil;
+    }
+}

@@ -1,0 +1,59 @@
+import type { Ladder, PupilOnLadder } from "../../api/types";
+import { day } from "../../words";
+import { direction } from "../../words-marks";
+import { LEFT, timeAxis, WIDTH } from "./time-axis";
+
+const HEIGHT = 120;
+
+/** Where landings were tapped: how far the aim was off and how far the throws scattered, round by round. */
+export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadder }) {
+  const { aims } = tries.overTime;
+  const first = aims[0];
+  const last = aims.at(-1);
+  if (!first || !last) return null;
+  const x = first.on === last.on ? () => WIDTH / 2 : timeAxis(first.on, last.on);
+  const reach = Math.max(1, ...aims.map((a) => Math.abs(a.aim.meanYCm) + a.aim.spreadCm));
+  const side = Math.max(1, ...aims.map((a) => Math.abs(a.aim.meanXCm) + a.aim.spreadCm));
+  const scale = (HEIGHT / 2 - 6) / Math.max(reach, side);
+  const off = last.aim.direction !== "CENTRED";
+  return (
+    <figure className="mt-2">
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full max-w-[34rem]"
+        role="img"
+        aria-label={`Aim on ${ladder.name}, ${aims.length} rounds with tapped landings: scatter ${Math.round(first.aim.spreadCm)} cm at first, ${Math.round(last.aim.spreadCm)} cm last`}
+      >
+        <line x1={LEFT} x2={WIDTH - 10} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-rule)" />
+        <text x="0" y={HEIGHT / 2 + 4} fontSize="11" fill="var(--color-soft)">
+          aim
+        </text>
+        {aims.map((a) => (
+          <g key={a.attemptId} stroke="var(--color-ink)">
+            <circle
+              cx={x(a.on) + a.aim.meanXCm * scale}
+              cy={HEIGHT / 2 - a.aim.meanYCm * scale}
+              r={Math.max(3, a.aim.spreadCm * scale)}
+              fill="var(--color-tint)"
+              fillOpacity="0.700"
+              strokeWidth="1.200"
+            />
+            <path
+              d={`M${x(a.on)} ${HEIGHT / 2}L${x(a.on) + a.aim.meanXCm * scale} ${HEIGHT / 2 - a.aim.meanYCm * scale}`}
+              strokeWidth="2"
+            />
+            <path d={`M${x(a.on) - 4} ${HEIGHT / 2}h8m-4 -4v8`} strokeWidth="1.500" />
+          </g>
+        ))}
+      </svg>
+      <figcaption className="text-sm text-soft">
+        Each cross is the middle of the target on one day, its circle how far the throws scattered, the line how far the
+        aim was off. Last, {day(last.on)}, {last.throwsSeen} throws: scatter {Math.round(last.aim.spreadCm)} cm;{" "}
+        {off
+          ? `aim off ${Math.round(last.aim.biasCm)} cm to ${direction[last.aim.direction]}`
+          : "no sign that the aim is off"}
+        .
+      </figcaption>
+    </figure>
+  );
+}

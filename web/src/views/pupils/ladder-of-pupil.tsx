@@ -1,0 +1,83 @@
+import { useQuery } from "@tanstack/react-query";
+import { pupilOnLadder } from "../../api/queries";
+import type { Challenge, Ladder, LadderRecord, PupilRecord } from "../../api/types";
+import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { Failed } from "../../ui/states";
+import { useSeen } from "../../ui/use-seen";
+import { bestAndLast, day, gate, modifier, side } from "../../words";
+import { AdviceBox } from "./advice-box";
+import { AimChart } from "./aim-chart";
+import { BothSides } from "./both-sides";
+import { LadderChart } from "./ladder-chart";
+
+/** One ladder of a pupil: rungs with bests, the next step, both sides, and over time. The single tries are asked for when it comes into sight. */
+export function LadderOfPupil({ ladder, on, record }: { ladder: Ladder; on: LadderRecord; record: PupilRecord }) {
+  const [ref, seen] = useSeen<HTMLElement>();
+  const tries = useQuery({ ...pupilOnLadder(record.pupilId, ladder.id), enabled: seen });
+  return (
+    <section ref={ref} className="border-t-4 pt-2" style={{ borderColor: familyColour[ladder.family] }}>
+      <h2 className="flex items-center gap-2">
+        <FamilyGlyph family={ladder.family} /> {ladder.name}
+      </h2>
+      <ol className="mt-1 divide-y divide-rule">
+        {ladder.rungs.map((r, i) => {
+          const mine = on.challenges.filter((c) => c.rungId === r.id);
+          return (
+            <li key={r.id} className="py-1.5">
+              <span className={mine.length ? "font-semibold" : "text-soft"}>
+                {on.advice.rungId === r.id && mine.length > 0 && <Stands />} {i + 1} {r.name}
+              </span>
+              {mine.length === 0 && <span className="text-soft"> · not tried</span>}
+              {mine.map((c) => (
+                <span key={c.modifiers.join()} className="block text-[0.95rem]">
+                  {c.modifiers.length > 0 && (
+                    <span className="text-soft">with {c.modifiers.map((m) => modifier[m]).join(", ")}: </span>
+                  )}
+                  {c.completedOn ? (
+                    <strong style={{ color: familyColour[ladder.family] }}>✓ {day(c.completedOn)} </strong>
+                  ) : (
+                    <span className="text-soft">gate {gate(r)} · </span>
+                  )}
+                  {c.sides
+                    .map((s, i) => {
+                      const which = s.side === "NONE" || s.side === "STRONG" ? "" : `${side[s.side]} `;
+                      const same = c.sides.findIndex((o) => o.side === s.side) === i;
+                      return `${which}${bestAndLast(s, r)}${gained(s)}${same ? "" : ` (${otherKind(s)}: not compared)`}`;
+                    })
+                    .join(" · ")}
+                </span>
+              ))}
+            </li>
+          );
+        })}
+      </ol>
+      <AdviceBox advice={tries.data?.advice ?? on.advice} ladder={ladder} record={record} opened={!!tries.data} />
+      <BothSides ladder={ladder} on={on} />
+      {tries.isLoadingError && <Failed error={tries.error} again={() => tries.refetch()} />}
+      {tries.data && <LadderChart ladder={ladder} tries={tries.data} />}
+      {tries.data && <AimChart ladder={ladder} tries={tries.data} />}
+    </section>
+  );
+}
+
+/** Growth against one's own first round. */
+function gained(s: Challenge["sides"][number]): string {
+  return s.gain !== null && s.gain >= 0.05 && s.rounds > 1
+    ? `, ${Math.round(s.gain * 100)} % better than the first`
+    : "";
+}
+
+/** What sets a result apart from the latest ones. */
+function otherKind(s: Challenge["sides"][number]): string {
+  return (
+    [s.joint && "together", s.ball, s.distanceM !== null && `${s.distanceM} m`, s.target].filter(Boolean).join(", ") ||
+    "done another way"
+  );
+}
+
+/** The marble at the rung where the pupil stands. */
+const Stands = () => (
+  <svg viewBox="0 0 12 12" className="mr-1 inline size-3.5" role="img" aria-label="stands here">
+    <circle cx="6" cy="6" r="4.500" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="2.500" />
+  </svg>
+);
