@@ -5,6 +5,7 @@ import type {
   ClassRecord,
   DayTaught,
   FitLine,
+  KeptOf,
   KitStore,
   Ladder,
   LadderFootprint,
@@ -140,6 +141,12 @@ export const attemptsOfPupil = (pupilId: string, from: number) =>
     initialPageParam: from,
     getNextPageParam: (last: Tried[], all: Tried[][]) =>
       last.length < OLDER_AT_ONCE ? undefined : from + all.length * OLDER_AT_ONCE,
+  });
+
+export const keptOf = (pupilId: string) =>
+  queryOptions({
+    queryKey: ["record", "pupil", pupilId, "kept"],
+    queryFn: () => api<KeptOf>("GET", `/pupils/${pupilId}/kept`),
   });
 
 export const planning = queryOptions({

@@ -52,7 +52,7 @@ export function ClassView() {
           {term ? "The matrix" : "The term"}
         </button>
         <RankingSheet record={record.data} />
-        <ResultsSheet classId={record.data.classId} className={record.data.className} />
+        <ResultsSheet classId={record.data.classId} className={record.data.className} mayChange={chosen.mayChange} />
         <ReadinessSheet classId={record.data.classId} className={record.data.className} />
       </div>
       <p className="mt-1 mb-3 text-soft">

@@ -1,21 +1,25 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { ladders, pupilRecord } from "../../api/queries";
+import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { count } from "../../words";
 import { AttemptsOfPupil } from "./attempts-of-pupil";
+import { DataOfPupil } from "./data-of-pupil";
 import { LadderOfPupil } from "./ladder-of-pupil";
 import { SaidAndSeen } from "./said-and-seen";
 
 /** One pupil: rungs climbed, bests, and every attempt. */
 export function PupilView() {
   const { id = "" } = useParams();
+  const { all } = useChosenClass();
   const record = useQuery(pupilRecord(id));
   const catalogue = useQuery(ladders);
   const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
   if (!record.data || !catalogue.data) return <Loading what="the pupil's page" />;
   const { details } = record.data;
+  const mayChange = all.find((c) => c.id === record.data.classId)?.mayChange;
   const { rounds, days, completedRun } = record.data;
   const done = record.data.ladders
     .flatMap((l) => l.challenges)
@@ -60,6 +64,7 @@ export function PupilView() {
         </>
       )}
       <SaidAndSeen record={record.data} catalogue={catalogue.data} />
+      {mayChange && <DataOfPupil record={record.data} />}
     </>
   );
 }

@@ -15,8 +15,9 @@ const sidesOf = {
   STRONG_ONLY: ["STRONG"],
 } as const;
 
-const empty = { score: "", hits: "", misses: "", workSec: "", ball: "", with: "" };
-const number = (text: string) => (text.trim() === "" ? null : Number(text));
+const empty = { score: "", hits: "", misses: "", workSec: "", ball: "", distanceM: "", target: "", with: "" };
+/** What is no number goes to the server as it is, which says what it must be. */
+const number = (text: string) => (text.trim() === "" ? null : Number.isNaN(Number(text)) ? text : Number(text));
 
 /** A result from paper or from home. It counts less until somebody of the school has seen or confirmed it. */
 export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladder[] }) {
@@ -48,8 +49,8 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
       workSec: number(figures.workSec),
       timeMs: null,
       ball: figures.ball.trim() || null,
-      distanceM: null,
-      target: null,
+      distanceM: number(figures.distanceM.replace(",", ".")),
+      target: figures.target.trim() || null,
       with: figures.with.trim() || null,
       where: home ? "HOME" : "SCHOOL",
       seen,
@@ -106,6 +107,8 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
             {box("Misses, if counted", "misses")}
             {rung?.measure === "COUNT_IN_TIME" && box("Seconds of the round", "workSec")}
             {box("Ball, if another", "ball", "words")}
+            {box("Distance in m, if another", "distanceM")}
+            {box("Target, if another", "target", "words")}
             {box("With whom", "with", "words")}
           </div>
           <label className="flex items-center gap-2">
@@ -116,7 +119,10 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
             saw it: it counts in full
           </label>
         </div>
-        <Refused problem={problem} shown={["score", "hits", "misses", "workSec", "on", "ball", "with"]} />
+        <Refused
+          problem={problem}
+          shown={["score", "hits", "misses", "workSec", "on", "ball", "distanceM", "target", "with"]}
+        />
         <button type="button" className="btn btn-main mt-4" onClick={keep}>
           Keep the result
         </button>

@@ -3,6 +3,7 @@ import { Fragment, type ReactNode, useState } from "react";
 import type { ClassDoc, PupilDetails } from "../../api/types";
 import { Labelled } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
+import { WhatGoes } from "../../ui/what-goes";
 import { PupilMore } from "./pupil-more";
 import { nobody, readRoster } from "./roster";
 
@@ -189,7 +190,7 @@ export function ClassFields({
       </div>
       {must("pupils") && <p className="font-semibold text-alert">Pupils {must("pupils")}.</p>}
       <Sheet title="Remove this pupil?" open={removing !== undefined} onOpenChange={() => setRemoving(undefined)}>
-        <p>The pupil goes with every attempt on the pupil's page, at once. That cannot be taken back.</p>
+        {removing !== undefined && doc.pupils[removing]?.id && <WhatGoes pupilId={doc.pupils[removing].id} />}
         <p className="mt-4 flex gap-3">
           <button
             type="button"

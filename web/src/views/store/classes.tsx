@@ -9,6 +9,7 @@ import { count } from "../../words";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
 import { PartHead, UndoButton } from "./part-head";
+import { RosterSheet } from "./roster-sheet";
 import { useMade } from "./use-made";
 
 /** Classes and their pupils, changed where they stand. */
@@ -132,6 +133,14 @@ function KnownClass({ known }: { known: SchoolClass }) {
       {known.mayChange && (
         <p className="flex flex-wrap items-center gap-3">
           <UndoButton undo={kept.undo} />
+          <RosterSheet
+            known={known}
+            onKept={() => {
+              kept.takeTheirs();
+              client.invalidateQueries({ queryKey: classesQuery.queryKey });
+              client.invalidateQueries({ queryKey: ["record"] });
+            }}
+          />
           <SaveState plan={kept} />
         </p>
       )}

@@ -101,6 +101,11 @@ public final class MarbleServer implements AutoCloseable {
 
     @Override
     public void close() {
+        stop();
+    }
+
+    /** As a teacher stops it; it can be started again. */
+    public void stop() {
         process.destroy();
         awaitEnd();
     }

@@ -65,7 +65,7 @@ final class SchoolBench {
             address = server.address();
             signIn();
             readChallenges();
-            server.close();
+            server.stop();
             long from = System.nanoTime();
             fill(server.data(), attempts);
             say("%,d attempts written in %.0f s", attempts, (System.nanoTime() - from) / 1e9);

@@ -23,7 +23,7 @@ import tools.jackson.databind.cfg.EnumFeature;
 @Configuration
 class WebConfig implements WebMvcConfigurer {
 
-    static final int MAX_BODY_BYTES = 2_000_000;
+    static final int MAX_BODY_BYTES = 16_000_000;
 
     @Bean
     Clock clock() {

@@ -1,0 +1,72 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, Problem } from "../../api/client";
+import type { KeptOf, PupilRecord } from "../../api/types";
+import { Sheet } from "../../ui/sheet";
+import { KeptList, WhatGoes } from "../../ui/what-goes";
+import { Refused } from "./use-send";
+
+/** All that is kept of a pupil, to be carried out or erased. */
+export function DataOfPupil({ record }: { record: PupilRecord }) {
+  const [open, setOpen] = useState(false);
+  const [gone, setGone] = useState<KeptOf>();
+  const [problem, setProblem] = useState<Problem>();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const erase = async () => {
+    try {
+      setGone(await api<KeptOf>("DELETE", `/pupils/${record.pupilId}`));
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Not erased", String(e)));
+    }
+  };
+  const leave = (o: boolean) => {
+    setOpen(o);
+    setProblem(undefined);
+    if (o || !gone) return;
+    navigate("/pupils");
+    client.removeQueries({ queryKey: ["record", "pupil", record.pupilId] });
+    for (const key of ["record", "classes", "lesson", "runs", "run"]) client.invalidateQueries({ queryKey: [key] });
+  };
+  return (
+    <section className="mt-9 print:hidden">
+      <h2>What is kept of {record.name}</h2>
+      <p className="mt-2 flex flex-wrap gap-2">
+        <a className="btn btn-small no-underline" href={`/api/pupils/${record.pupilId}/export.json`} download>
+          Save all of it as JSON
+        </a>
+        <a className="btn btn-small no-underline" href={`/api/pupils/${record.pupilId}/results.csv`} download>
+          Save the results as CSV
+        </a>
+        <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
+          Erase {record.name}
+        </button>
+      </p>
+      <Sheet title={gone ? `${gone.name} is gone` : `Erase ${record.name}?`} open={open} onOpenChange={leave}>
+        {gone ? (
+          <>
+            <p>Erased:</p>
+            <KeptList kept={gone.kept} />
+            <button type="button" className="btn btn-main mt-4" onClick={() => leave(false)}>
+              Back to the class
+            </button>
+          </>
+        ) : (
+          <>
+            <WhatGoes pupilId={record.pupilId} />
+            <Refused problem={problem} />
+            <p className="mt-4 flex gap-3">
+              <button type="button" className="btn btn-main" onClick={erase}>
+                Erase
+              </button>
+              <button type="button" className="btn" onClick={() => leave(false)}>
+                Keep
+              </button>
+            </p>
+          </>
+        )}
+      </Sheet>
+    </section>
+  );
+}
