@@ -1,11 +1,13 @@
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import type { Block, BlockPlan, Ladder, Rung } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { doseSchool, gate, pacing, side, turns } from "../../words";
 import { sideOrder } from "../../words-findings";
 import { BlockMore } from "./block-more";
 import { doseOf, secPerTry } from "./new-block";
+import { quietTasks } from "./quiet-tasks";
 
 export type EditorProps = {
   block: Block;
@@ -302,16 +304,29 @@ const NOTHING = "-";
 /** Waves and parts as they were worked out; while some wait, what they do meanwhile. */
 function Turns({ block, plan, ladder, catalogue, onOffer, onChange }: Props & { plan: BlockPlan }) {
   const given = catalogue.find((l) => l.id === block.meanwhile?.ladderId);
-  const quiet = [...onOffer, ...(given && !onOffer.includes(given) ? [given] : [])].filter(
-    (l) => l.noise === "QUIET" && l.part === "MAIN" && !l.footprint.needsWall && l.roles.length === 1,
-  );
+  const quiet = quietTasks([...onOffer, ...(given && !onOffer.includes(given) ? [given] : [])]);
+  const { all } = useChosenClass();
+  const only = all.flatMap((c) => c.pupils).filter((p) => block.onlyPupilIds.includes(p.id));
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2">
+      {only.length > 0 && (
+        <span className="basis-full">
+          Only for <strong>{only.map((p) => p.name).join(", ")}</strong>.{" "}
+          <button
+            type="button"
+            className="underline"
+            onClick={() => onChange({ ...block, onlyPupilIds: [] }, "onlyPupilIds")}
+          >
+            For everyone
+          </button>
+        </span>
+      )}
       <span>
         <strong>{turns(plan)}</strong>
-        {plan.waves > 1 && ` for everyone to have a go; the ${plan.waiting} who wait:`}
+        {plan.waves > 1 && ` for ${only.length > 0 ? "them all" : "everyone"} to have a go`}
+        {plan.waiting > 0 && `; the ${plan.waiting} who wait:`}
       </span>
-      {plan.waves > 1 && (
+      {plan.waiting > 0 && (
         <Choice
           label="Quiet task for those who wait"
           value={block.meanwhile ? `${block.meanwhile.ladderId}/${block.meanwhile.rungId}` : NOTHING}

@@ -22,7 +22,7 @@ import type { Problem } from "../../api/client";
 import type { Block, BlockPlan, Ladder, LessonView } from "../../api/types";
 import { blockName } from "../../lane/lane-blocks";
 import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
-import { clock, dose, modifier, moveHelp } from "../../words";
+import { clock, count, dose, modifier, moveHelp } from "../../words";
 import { BlockEditor } from "./block-editor";
 import { TimeEditor } from "./time-editor";
 
@@ -138,6 +138,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
         >
           <span className="font-head text-[1.07rem] font-bold">{title}</span>{" "}
           <span className="text-soft">{block.reverses ? "backwards" : rung?.name}</span>
+          {block.onlyPupilIds.length > 0 && <strong> for {count(block.onlyPupilIds.length, "pupil", "pupils")}</strong>}
           {block.modifiers.length > 0 && (
             <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
           )}

@@ -27,6 +27,7 @@ const plain = {
   mostSpots: null,
   sayChange: false,
   variants: [],
+  onlyPupilIds: [],
   note: null,
 } satisfies Partial<Block>;
 

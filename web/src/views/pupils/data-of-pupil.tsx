@@ -58,7 +58,7 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
             <Refused problem={problem} />
             <p className="mt-4 flex gap-3">
               <button type="button" className="btn btn-main" onClick={erase}>
-                Erase
+                Yes, erase
               </button>
               <button type="button" className="btn" onClick={() => leave(false)}>
                 Keep

@@ -1,23 +1,27 @@
+import { useQuery } from "@tanstack/react-query";
+import { ladders } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
 import { BlockToPlan } from "../ladders/to-plan";
 import { newBlock } from "../plan/new-block";
+import { quietTasks } from "../plan/quiet-tasks";
 
-const NOTE_LETTERS = 200;
-
-/** From those whom a question found straight into a plan: a block on their ladder, each on their own rung, with their names in its note. */
+/** From those whom a question found straight into a plan: a block for them alone, each on their own rung, and a quiet task for the others. */
 export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; ladder: Ladder; pupilIds: string[] }) {
-  const names = record.pupils.filter((p) => pupilIds.includes(p.pupilId)).map((p) => p.name);
+  const catalogue = useQuery(ladders);
   const first = ladder.rungs[0];
   if (!first) return null;
+  const everybody = pupilIds.length === record.pupils.length;
+  const quiet = quietTasks(catalogue.data ?? []).find((l) => l.id !== ladder.id);
   return (
     <BlockToPlan
       label="Plan a block for them"
-      title={`A block of “${ladder.name}” for ${names.length}`}
+      title={`A block of “${ladder.name}” for ${pupilIds.length}`}
       className="btn btn-small"
       block={() => ({
         ...newBlock(ladder, first),
         rungBy: "OWN",
-        note: `For ${names.join(", ")}`.slice(0, NOTE_LETTERS),
+        onlyPupilIds: everybody ? [] : pupilIds,
+        meanwhile: everybody || !quiet?.rungs[0] ? null : { ladderId: quiet.id, rungId: quiet.rungs[0].id },
       })}
     />
   );

@@ -2,6 +2,11 @@ package org.unrulymarble.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -29,7 +34,8 @@ class PupilsJourneyTest {
         browser.press("Lesson 1 of the term");
         browser.see("[data-testid=total]");
         String blocks = browser.see("ol[aria-label=Blocks]").getText();
-        assertThat(blocks.substring(blocks.lastIndexOf(ladder))).contains("each on their own rung");
+        assertThat(blocks.substring(blocks.lastIndexOf(ladder)))
+                .contains("each on their own rung", "for ", "at the tables");
 
         browser.open("/pupils");
         browser.press("Ready to go up");
@@ -67,5 +73,44 @@ class PupilsJourneyTest {
         browser.await(
                 "for it to count in full",
                 d -> !browser.see("[data-testid=attempts] tbody tr").getText().contains("not confirmed"));
+    }
+
+    @Test
+    void a_class_list_comes_in_and_a_pupil_is_erased_after_it_was_said_what_goes() throws IOException {
+        browser.request("POST", "/api/classes", "{\"name\":\"Whimbrel 4\",\"pupils\":[]}");
+        Path list = Files.createTempFile("list", ".csv");
+        Files.writeString(list, "first_name;initial;birth_year\nOda;K;2014\nMilo;R;14\n");
+        browser.open("/store");
+        browser.press("Whimbrel 4");
+        browser.press("Class list in and out");
+        browser.see("input[type=file]").sendKeys(list.toString());
+        browser.seeText("1 cell is wrong");
+        browser.seeText("birth_year");
+        Files.writeString(list, "first_name;initial;birth_year\nOda;K;2014\nMilo;R;2014\n");
+        browser.see("input[type=file]").sendKeys(list.toString());
+        browser.seeText("It would add: 2 (Oda K., Milo R.)");
+        browser.press("Bring them in");
+        browser.seeText("Added: 2 (Oda K., Milo R.)");
+
+        String classes = (String) browser.request("GET", "/api/classes", null).get("body");
+        Matcher id =
+                Pattern.compile("\"id\":\"([^\"]+)\",\"name\":\"Oda K\\.\"").matcher(classes);
+        assertThat(id.find()).isTrue();
+        browser.open("/pupils/" + id.group(1));
+        browser.press("Erase Oda K.");
+        browser.seeText("Nothing but the name");
+        browser.press("Keep");
+        browser.request("POST", "/api/pupils/" + id.group(1) + "/standings", """
+                {"ladderId":"clap-and-collect","rungId":"both-hands","reason":"seen"}""");
+        browser.open("/pupils/" + id.group(1));
+        browser.press("Erase Oda K.");
+        browser.seeText("1 word on a rung");
+        browser.press("Yes, erase");
+        browser.seeText("Oda K. is gone");
+        browser.press("Back to the class");
+        browser.seeText("who stands where");
+        assertThat(browser.request("GET", "/api/pupils/" + id.group(1) + "/record", null)
+                        .get("status"))
+                .isEqualTo(404L);
     }
 }

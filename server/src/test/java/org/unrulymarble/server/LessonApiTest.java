@@ -87,7 +87,7 @@ class LessonApiTest {
         assertThat(long1.status()).isEqualTo(400);
         assertThat(long1.badFields()).containsExactly("name");
 
-        Api.Answer tooLong = api.post("/api/lessons", lesson().replace("At the wall", "x".repeat(3_000_000)));
+        Api.Answer tooLong = api.post("/api/lessons", lesson().replace("At the wall", "x".repeat(17_000_000)));
         assertThat(tooLong.status()).isEqualTo(413);
 
         Api.Answer noJson = api.post("/api/lessons", "{oops");

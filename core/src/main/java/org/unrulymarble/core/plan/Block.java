@@ -37,6 +37,7 @@ import org.unrulymarble.core.place.Footprint;
  * @param mostSpots no more spots than that, 1 to 500, or null
  * @param sayChange whether the change from the cue before is said aloud
  * @param variants what named pupils do differently
+ * @param onlyPupilIds those whom a task is for, the others do the quiet task meanwhile; empty for everyone, and where none of them is in the class
  * @param note the teacher's own words, or null
  */
 public record Block(
@@ -74,6 +75,7 @@ public record Block(
         Integer mostSpots,
         Boolean sayChange,
         List<Variant> variants,
+        List<String> onlyPupilIds,
         String note) {
 
     /** What a block is. */
@@ -178,6 +180,7 @@ public record Block(
         kit = kit == null ? List.of() : List.copyOf(kit);
         sayChange = sayChange != null && sayChange;
         variants = variants == null ? List.of() : List.copyOf(variants);
+        onlyPupilIds = onlyPupilIds == null || kind != Kind.TASK ? List.of() : List.copyOf(onlyPupilIds);
         note = note == null || note.isBlank() ? null : note.strip();
         Checks checks = new Checks().text("id", id, 60);
         if (kind == Kind.TASK) checks.text("ladderId", ladderId, 60).text("rungId", rungId, 60);
@@ -199,7 +202,8 @@ public record Block(
                 .required("waitIsRest", waitIsRest)
                 .required("counted", counted)
                 .entries("kit", kit, 0, 10)
-                .entries("variants", variants, 0, 200);
+                .entries("variants", variants, 0, 200)
+                .entries("onlyPupilIds", onlyPupilIds, 0, 500);
         if (mostSpots != null) checks.range("mostSpots", mostSpots, 1, 500);
         if (note != null) checks.text("note", note, 200);
         if (kind != Kind.TASK && dose != null)
@@ -216,6 +220,13 @@ public record Block(
                 .findFirst()
                 .map(KitChoice::kinds)
                 .orElse(List.of(best));
+    }
+
+    /** Those of the class whom it is for, in the class's order. */
+    public List<PlanPupil> members(List<PlanPupil> all) {
+        List<PlanPupil> chosen =
+                all.stream().filter(p -> onlyPupilIds.contains(p.id())).toList();
+        return chosen.isEmpty() ? all : chosen;
     }
 
     /** A copy with some of it changed. */

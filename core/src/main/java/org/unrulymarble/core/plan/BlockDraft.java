@@ -48,6 +48,7 @@ public final class BlockDraft {
     public Integer mostSpots;
     public boolean sayChange;
     public List<Block.Variant> variants = List.of();
+    public List<String> onlyPupilIds = List.of();
     public String note;
 
     BlockDraft() {}
@@ -87,6 +88,7 @@ public final class BlockDraft {
         mostSpots = b.mostSpots();
         sayChange = b.sayChange();
         variants = b.variants();
+        onlyPupilIds = b.onlyPupilIds();
         note = b.note();
     }
 
@@ -179,6 +181,7 @@ public final class BlockDraft {
                 mostSpots,
                 sayChange,
                 variants,
+                onlyPupilIds,
                 note);
     }
 }

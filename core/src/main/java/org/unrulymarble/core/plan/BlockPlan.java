@@ -73,7 +73,7 @@ public record BlockPlan(
                 ? Math.min(atSpots, p.crewsAtOnce() * p.ladder().workingAtOnce())
                 : p.moves() ? p.pupils() : 0;
         // Whoever waits for a spot waits through the work of every other wave.
-        long waitingSec = p.isTask() ? p.waitingSec() : 0;
+        long waitingSec = p.isTask() ? p.waitingSecOnAverage() : 0;
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
         long moving = clock.activeSecPerPupil();
         long touches = p.isTask()
@@ -97,7 +97,7 @@ public record BlockPlan(
                 p.isTask() ? p.ladder().perSpot() : 1,
                 working,
                 atSpots - working,
-                fits ? p.pupils() - atSpots : 0,
+                fits ? p.waiting() : 0,
                 moving,
                 p.quiet() == null ? 0 : waitingSec,
                 p.quiet() == null ? waitingSec : 0,
@@ -122,7 +122,7 @@ public record BlockPlan(
         if (!p.isTask() || p.block().rungBy() == Block.RungBy.ONE) return List.of();
         Map<String, List<String>> byRung = new LinkedHashMap<>();
         p.ladder().rungs().forEach(r -> byRung.put(r.id(), new ArrayList<>()));
-        for (PlanPupil pupil : setting.pupils())
+        for (PlanPupil pupil : p.members(setting))
             byRung.get(p.rungOf(pupil.id(), setting).id()).add(pupil.name());
         return byRung.entrySet().stream()
                 .filter(e -> !e.getValue().isEmpty())

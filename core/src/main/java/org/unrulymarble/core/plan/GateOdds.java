@@ -49,7 +49,7 @@ public final class GateOdds {
     /** The class's rates, each pupil's on their rung of the block. */
     static RateSpread rates(Placed placed, Setting setting) {
         RateSpread rates = new RateSpread();
-        for (PlanPupil pupil : setting.pupils()) {
+        for (PlanPupil pupil : placed.members(setting)) {
             Rung rung = placed.rungOf(pupil.id(), setting);
             Optional<Standings.Tries> tries =
                     setting.standings().tries(pupil.id(), placed.ladder().id(), rung.id());

@@ -69,7 +69,8 @@ public record Gather(List<GatherItem> items, int drinks) {
                         List.copyOf(usedFor.getOrDefault(id, Set.of())),
                         List.copyOf(blocks.get(id))))));
         items.sort(Comparator.comparing(GatherItem::group));
-        int pupils = placed.stream().mapToInt(Placed::pupils).max().orElse(0);
+        int pupils =
+                placed.stream().mapToInt(p -> p.pupils() + p.others()).max().orElse(0);
         return new Gather(List.copyOf(items), pupils);
     }
 

@@ -20,7 +20,7 @@ public record KitNeed(String label, KitRole role, List<String> kinds, int count,
         List<KitNeed> needs = new ArrayList<>();
         add(needs, p, p.ladder(), p.crewsAtOnce(), false);
         if (p.quietLadder() != null) {
-            int waiting = p.pupils() - p.atSpots();
+            int waiting = p.waiting();
             int perSpot = p.quietLadder().perSpot();
             add(needs, p, p.quietLadder(), (waiting + perSpot - 1) / perSpot, true);
         }

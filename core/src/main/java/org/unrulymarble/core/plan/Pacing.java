@@ -36,7 +36,7 @@ public record Pacing(
     static Pacing of(Placed placed, Setting setting) {
         if (!placed.isTask()) return new Pacing(0, null, null, null, null, null, null);
         RateSpread rates = GateOdds.rates(placed, setting);
-        int unknown = (int) setting.pupils().stream()
+        int unknown = (int) placed.members(setting).stream()
                 .filter(pupil -> setting.standings()
                         .tries(
                                 pupil.id(),
@@ -95,7 +95,7 @@ public record Pacing(
 
     private static Double reach(Placed placed, RateSpread rates, Setting setting) {
         return GateOdds.chance(placed, GateOdds.gate(placed), rates)
-                .map(c -> c * setting.pupils().size())
+                .map(c -> c * placed.members(setting).size())
                 .orElse(null);
     }
 

@@ -25,7 +25,7 @@ import org.unrulymarble.core.score.Side;
  * @param ladder null for time that is no task, as are rung and layout
  * @param quiet the rung of the quiet task, or null
  * @param mixed whether both sides come in one round of double length
- * @param pupils how many it is planned for
+ * @param pupils how many it is planned for; {@code others} are there and are not asked
  */
 public record Placed(
         Block block,
@@ -37,7 +37,8 @@ public record Placed(
         int waves,
         List<Side> sides,
         boolean mixed,
-        int pupils) {
+        int pupils,
+        int others) {
 
     private static final int MOST_TURNS = 60;
 
@@ -57,11 +58,11 @@ public record Placed(
     }
 
     private static Placed one(Block asked, Lesson lesson, Setting setting) {
-        int pupils = lesson.audience() == Lesson.Audience.EACH_AT_HOME
-                ? 1
-                : setting.pupils().size();
+        boolean atHome = lesson.audience() == Lesson.Audience.EACH_AT_HOME;
+        int pupils = atHome ? 1 : asked.members(setting.pupils()).size();
+        int others = atHome ? 0 : setting.pupils().size() - pupils;
         if (asked.kind() != Block.Kind.TASK)
-            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils);
+            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils, others);
         Block block = backwards(asked, lesson);
         Ladder ladder = known(setting.catalogue(), "", block.ladderId());
         Rung rung = known(ladder, "", block.rungId());
@@ -94,7 +95,8 @@ public record Placed(
                 waves == null ? 1 : Math.max(1, Math.min(waves, MOST_TURNS / parts(block, ladder, pupils))),
                 mixed ? List.of(Side.MIXED) : sides,
                 mixed,
-                pupils);
+                pupils,
+                others);
     }
 
     /** A block that goes backwards has the ladder and rung of the one that it reverses. */
@@ -227,6 +229,23 @@ public record Placed(
 
     public int atSpots() {
         return isTask() ? Math.min(pupils, crewsAtOnce() * ladder.perSpot()) : pupils;
+    }
+
+    /** Those whom it is for. */
+    public List<PlanPupil> members(Setting setting) {
+        return block.members(setting.pupils());
+    }
+
+    /** Pupils who are not at a spot while the first wave is at work. */
+    public int waiting() {
+        return pupils - atSpots() + others;
+    }
+
+    /** Seconds for which one pupil waits in the whole block, on average of all who are there: whom it is not for waits through all of it. */
+    public long waitingSecOnAverage() {
+        if (others == 0) return waitingSec();
+        long all = (long) block.sets() * turns() * sides.size() * workSec();
+        return (pupils * waitingSec() + others * all) / (pupils + others);
     }
 
     /** Seconds for which one pupil waits for a spot in the whole block. */

@@ -54,7 +54,7 @@ public final class ScriptWriter {
                 block.note(),
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
-                p.isTask() ? turns(p, pupilIds) : List.of(everyone(pupilIds)));
+                p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)));
     }
 
     private static List<RunScript.ScriptRung> rungs(Placed p) {
@@ -91,11 +91,17 @@ public final class ScriptWriter {
         return new RunScript.ScriptTurn(0, 0, List.of(new RunScript.Crew(0, pupilIds, List.of())), List.of());
     }
 
-    private static List<RunScript.ScriptTurn> turns(Placed p, List<String> pupilIds) {
-        List<List<List<String>>> waves = waves(pupilIds, p.ladder().perSpot(), p.waves());
+    private static List<RunScript.ScriptTurn> turns(Placed p, Setting setting) {
+        List<PlanPupil> members = p.members(setting);
+        List<String> others = setting.pupils().stream()
+                .filter(pupil -> !members.contains(pupil))
+                .map(PlanPupil::id)
+                .toList();
+        List<List<List<String>>> waves =
+                waves(members.stream().map(PlanPupil::id).toList(), p.ladder().perSpot(), p.waves());
         List<RunScript.ScriptTurn> turns = new ArrayList<>();
         for (int wave = 0; wave < waves.size(); wave++)
-            for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, p));
+            for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, others, p));
         return turns;
     }
 
@@ -110,7 +116,8 @@ public final class ScriptWriter {
         return out;
     }
 
-    private static RunScript.ScriptTurn turn(int wave, int part, List<List<List<String>>> waves, Placed p) {
+    private static RunScript.ScriptTurn turn(
+            int wave, int part, List<List<List<String>>> waves, List<String> others, Placed p) {
         List<RunScript.Crew> crews = new ArrayList<>();
         List<String> waiting = new ArrayList<>();
         for (int w = 0; w < waves.size(); w++) {
@@ -120,6 +127,7 @@ public final class ScriptWriter {
                 else waiting.addAll(members.get(spot));
             }
         }
+        waiting.addAll(others);
         return new RunScript.ScriptTurn(wave, part, crews, waiting);
     }
 

@@ -51,6 +51,35 @@ class LessonPlanTest {
     }
 
     @Test
+    void a_block_for_some_has_spots_for_them_and_the_quiet_task_for_the_others() {
+        Setting setting = World.setting(World.LOFT, 24);
+        List<String> some =
+                setting.pupils().subList(3, 7).stream().map(PlanPupil::id).toList();
+        Block group = wall(new Block.Task("table-top-taps", "hand-to-hand")).with(d -> d.onlyPupilIds = some);
+        LessonPlan plan = LessonPlan.of(lesson(group), setting);
+
+        // Two pairs at once at the wall; the other twenty wait through 2 sets of 2 parts of 40 s.
+        BlockPlan block = plan.blocks().get(0);
+        assertThat(List.of(block.waves(), block.workingAtOnce(), block.helping(), block.waiting()))
+                .containsExactly(1, 2, 2, 20);
+        assertThat(plan.quietSecPerPupil()).isEqualTo(20 * 160 / 24);
+        RunScript script = ScriptWriter.write(lesson(group), setting);
+        assertThat(script.blocks().get(0).turns()).hasSize(2).allSatisfy(turn -> {
+            Set<String> atWork = new HashSet<>();
+            turn.crews().forEach(c -> {
+                atWork.addAll(c.workers());
+                atWork.addAll(c.helpers());
+            });
+            assertThat(atWork).containsExactlyInAnyOrderElementsOf(some);
+            assertThat(turn.waiting()).hasSize(20).doesNotContainAnyElementsOf(some);
+        });
+        // Once none of them is in the class any more, it is for everyone.
+        Block ofNobody = group.with(d -> d.onlyPupilIds = List.of("gone"));
+        assertThat(LessonPlan.of(lesson(ofNobody), setting).blocks().get(0).waiting())
+                .isEqualTo(12);
+    }
+
+    @Test
     void a_room_that_holds_nothing_says_why_and_still_has_a_clock() {
         LessonPlan plan = LessonPlan.of(lesson(wall()), World.setting(World.CORRIDOR, 24));
 

@@ -163,7 +163,10 @@ final class SchoolBench {
                             LocalDate.now(),
                             c.ladderId(),
                             c.rungId(),
-                            c.sides().get(i % c.sides().size()).toLowerCase(Locale.ROOT),
+                            c.sides()
+                                    .get(i % c.sides().size())
+                                    .toLowerCase(Locale.ROOT)
+                                    .replace('_', '-'),
                             hits,
                             hits,
                             10 - hits,

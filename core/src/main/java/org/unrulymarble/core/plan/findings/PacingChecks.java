@@ -40,7 +40,7 @@ final class PacingChecks {
     private void gate(Placed p, BlockPlan block) {
         Pacing pacing = block.pacing();
         if (p.block().dose().type() != BlockDose.Type.GATE || pacing.reachGate() == null) return;
-        int pupils = view.setting().pupils().size();
+        int pupils = p.members(view.setting()).size();
         double share = pacing.reachGate() / pupils;
         double wanted = view.thresholds().gateShare();
         if (share >= wanted) return;

@@ -32,6 +32,7 @@ final class PupilChecks {
 
     private void look(PlanPupil pupil, Adaptation adaptation) {
         List<Placed> open = view.tasks().stream()
+                .filter(p -> p.members(view.setting()).contains(pupil))
                 .filter(p -> p.block().variants().stream()
                         .noneMatch(v -> v.pupilId().equals(pupil.id()) && v.adaptation() == adaptation))
                 .toList();

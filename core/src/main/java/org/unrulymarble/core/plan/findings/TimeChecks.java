@@ -108,12 +108,16 @@ final class TimeChecks {
     }
 
     private void idle(Placed p) {
-        if (p.waves() < 2 || p.quiet() != null || p.layout().spots().waves() == null) return;
-        long waits = p.waitingSec() / p.block().sets();
+        if (p.quiet() != null || p.layout().spots().waves() == null) return;
+        // Whom a task is not for waits through all of it.
+        long waits = (p.others() > 0
+                        ? (long) p.block().sets() * p.turns() * p.sides().size() * p.workSec()
+                        : p.waitingSec())
+                / p.block().sets();
         if (waits <= view.thresholds().idleSec()) return;
         out.add(Found.mind(Code.WAVE_IDLE)
                 .at(p)
-                .figure("waiting", p.pupils() - p.crewsAtOnce() * p.ladder().perSpot())
+                .figure("waiting", p.waiting())
                 .figure("waitsSec", waits)
                 .figure("waves", p.waves())
                 .beyond("idleSec", view.thresholds().idleSec())

@@ -91,7 +91,7 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
     List<Rung> rungsInUse(Placed p) {
         List<Rung> rungs = new ArrayList<>(List.of(p.rung()));
         if (p.block().rungBy() != Block.RungBy.ONE)
-            for (PlanPupil pupil : setting.pupils()) {
+            for (PlanPupil pupil : p.members(setting)) {
                 Rung own = p.rungOf(pupil.id(), setting);
                 if (!rungs.contains(own)) rungs.add(own);
             }

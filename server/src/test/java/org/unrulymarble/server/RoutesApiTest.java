@@ -1,0 +1,182 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import tools.jackson.databind.JsonNode;
+
+/** Every route of the server is listed here: those that lead to a class are tried by the teacher of another one, for whom it is not even there. */
+@ApiTest
+class RoutesApiTest {
+
+    /** What belongs to the whole school, to oneself, or to nobody. */
+    private static final Set<String> OF_NO_CLASS = Set.of(
+            "/api/reckon/",
+            "/api/planning",
+            "/api/ladders",
+            "/api/session",
+            "/api/setup",
+            "/api/people",
+            "/api/kit",
+            "/api/spaces");
+
+    /** Open to whoever has the code of a run's wall, which is drawn anew for each run; RunApiTest tries wrong ones. */
+    private static final Set<String> BY_CODE = Set.of("GET /api/wall/{code}", "GET /api/wall/{code}/stream");
+
+    /** They show one's own and nothing else. */
+    private static final Set<String> OWN = Set.of(
+            "GET /api/classes",
+            "POST /api/classes",
+            "GET /api/lessons",
+            "GET /api/runs/open",
+            "GET /api/export.json",
+            "GET /api/export.zip");
+
+    @Autowired
+    private Api api;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    @Test
+    void another_teachers_class_is_out_of_reach_by_every_route_there_is() {
+        api.as("okafor");
+        String classId = api.id("/api/classes", "Turnstone 6");
+        JsonNode pupil = api.get("/api/classes/" + classId).body().get("pupils").get(3);
+        String pupilId = pupil.get("id").stringValue();
+        JsonNode attempt =
+                api.get("/api/pupils/" + pupilId + "/attempts").body().get(0).get("attempt");
+        String lessonId = api.id("/api/lessons", "Sail loft, wet Tuesday");
+        String lesson = api.get("/api/lessons/" + lessonId).text();
+        JsonNode run =
+                api.post("/api/runs", "{\"lessonId\":\"" + lessonId + "\"}").body();
+        String readiness = api.get("/api/classes/" + classId + "/readiness").text();
+        String roster = api.get("/api/classes/" + classId).text();
+        String space = api.get("/api/spaces").body().get(0).get("id").stringValue();
+        Map<String, String> ids = Map.of(
+                "classes", classId,
+                "pupils", pupilId,
+                "attempts", attempt.get("id").stringValue(),
+                "lessons", lessonId,
+                "runs", run.get("id").stringValue());
+        String file = "{\"text\":\"a,b\",\"dryRun\":true}";
+
+        Map<String, String> bodies = new LinkedHashMap<>();
+        bodies.put("GET /api/classes/{id}", null);
+        bodies.put("PUT /api/classes/{id}", roster);
+        bodies.put("GET /api/classes/{id}/record", null);
+        bodies.put("GET /api/classes/{id}/ladders/{ladderId}/record", null);
+        bodies.put("GET /api/classes/{id}/ranking", null);
+        bodies.put("GET /api/classes/{id}/taught?from=2026-01-01&to=2026-12-31", null);
+        bodies.put("GET /api/classes/{id}/shares", null);
+        bodies.put("GET /api/classes/{id}/readiness", null);
+        bodies.put("PUT /api/classes/{id}/readiness", readiness);
+        bodies.put("GET /api/classes/{id}/results.csv", null);
+        bodies.put("GET /api/classes/{id}/results/progress/{key}", null);
+        bodies.put("POST /api/classes/{id}/results", file);
+        bodies.put("GET /api/classes/{id}/roster.csv", null);
+        bodies.put("POST /api/classes/{id}/roster", file);
+        bodies.put("GET /api/pupils/{id}/record", null);
+        bodies.put("GET /api/pupils/{id}/attempts", null);
+        bodies.put("POST /api/pupils/{id}/attempts", """
+                {"on":"%s","ladderId":"clap-and-collect","rungId":"both-hands","side":"NONE","score":1}""".formatted(LocalDate.now()));
+        bodies.put("GET /api/pupils/{id}/ladders/{ladderId}/record", null);
+        bodies.put(
+                "POST /api/pupils/{id}/standings",
+                "{\"ladderId\":\"clap-and-collect\",\"rungId\":\"both-hands\",\"reason\":\"x\"}");
+        bodies.put("GET /api/pupils/{id}/kept", null);
+        bodies.put("GET /api/pupils/{id}/export.json", null);
+        bodies.put("GET /api/pupils/{id}/results.csv", null);
+        bodies.put("DELETE /api/pupils/{id}", null);
+        bodies.put(
+                "POST /api/attempts/{id}/corrections",
+                "{\"seenScore\":%s,\"score\":1,\"reason\":\"x\"}".formatted(attempt.get("score")));
+        bodies.put("POST /api/attempts/{id}/confirm", null);
+        bodies.put("GET /api/lessons/{id}", null);
+        bodies.put("PUT /api/lessons/{id}", lesson);
+        bodies.put("POST /api/lessons", lesson);
+        bodies.put("POST /api/lessons/{id}/mended", "{\"version\":0,\"finding\":\"x\"}");
+        bodies.put("DELETE /api/lessons/{id}", null);
+        bodies.put("GET /api/fits?classId=%s&spaceId=%s".formatted(classId, space), null);
+        bodies.put("GET /api/fits/{ladderId}?classId=%s&spaceId=%s".formatted(classId, space), null);
+        bodies.put("POST /api/runs", "{\"lessonId\":\"" + lessonId + "\"}");
+        bodies.put("GET /api/runs/{id}", null);
+        bodies.put("GET /api/runs/{id}/stream", null);
+        bodies.put("GET /api/runs/{id}/against/{round}", null);
+        bodies.put("POST /api/runs/{id}/wall", null);
+        bodies.put("POST /api/runs/events", "{\"runId\":%s,\"events\":[]}".formatted(run.get("id")));
+
+        // A route that is new and stands in no list here is a mistake of whoever made it.
+        Set<String> listed = new TreeSet<>(OWN);
+        listed.addAll(BY_CODE);
+        bodies.keySet().forEach(route -> listed.add(route.replaceAll("\\?.*", "")));
+        assertThat(routes()).isEqualTo(listed);
+
+        Map<String, Integer> answers = new TreeMap<>();
+        api.as("brambell");
+        bodies.forEach((route, body) -> answers.put(route, status(route, ids, body)));
+        assertThat(answers)
+                .allSatisfy((route, status) -> assertThat(status).as(route).isEqualTo(404));
+        for (String own : OWN)
+            if (own.startsWith("GET"))
+                assertThat(api.get(own.substring(4)).text()).as(own).doesNotContain(classId, pupilId, "Turnstone");
+        api.asNobody();
+        bodies.forEach(
+                (route, body) -> assertThat(status(route, ids, body)).as(route).isIn(401, 403));
+        // And nothing of it was changed.
+        api.as("okafor");
+        assertThat(api.get("/api/classes/" + classId).text()).isEqualTo(roster);
+        assertThat(api.get("/api/lessons/" + lessonId).text()).isEqualTo(lesson);
+    }
+
+    @Test
+    void a_helper_sees_the_class_and_changes_nothing_of_it() {
+        api.as("helper");
+        String classId = api.id("/api/classes", "Turnstone 6");
+        String pupilId = api.get("/api/classes/" + classId)
+                .body()
+                .get("pupils")
+                .get(3)
+                .get("id")
+                .stringValue();
+        assertThat(api.get("/api/classes/" + classId + "/record").status()).isEqualTo(200);
+        assertThat(api.delete("/api/pupils/" + pupilId).status()).isEqualTo(403);
+        assertThat(api.get("/api/pupils/" + pupilId + "/export.json").status()).isEqualTo(403);
+        assertThat(api.post("/api/classes/" + classId + "/results", "{\"text\":\"a,b\",\"dryRun\":true}")
+                        .status())
+                .isEqualTo(403);
+    }
+
+    /** Method and pattern of each that may lead to a class. */
+    private Set<String> routes() {
+        Set<String> all = new TreeSet<>();
+        for (RequestMappingInfo info :
+                requestMappingHandlerMapping.getHandlerMethods().keySet())
+            for (String pattern : info.getPatternValues())
+                for (RequestMethod method : info.getMethodsCondition().getMethods())
+                    if (pattern.startsWith("/api") && OF_NO_CLASS.stream().noneMatch(pattern::startsWith))
+                        all.add(method + " " + pattern);
+        return all;
+    }
+
+    private int status(String route, Map<String, String> ids, String body) {
+        String[] parts = route.split(" ", 2);
+        String what = parts[1].split("/")[2].replaceAll("\\?.*", "");
+        String path = parts[1].replace("{id}", ids.getOrDefault(what, ""))
+                .replace("{ladderId}", "clap-and-collect")
+                .replace("{key}", "00000000-0000-0000-0000-000000000001")
+                .replace("{round}", "0");
+        return api.send(HttpMethod.valueOf(parts[0]), path, body).status();
+    }
+}
