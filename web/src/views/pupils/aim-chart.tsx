@@ -7,7 +7,7 @@ const HEIGHT = 120;
 
 /** Where landings were tapped: how far the aim was off and how far the throws scattered, round by round. */
 export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadder }) {
-  const { aims } = tries.overTime;
+  const aims = tries.overTime.flatMap((o) => o.aims).sort((a, b) => a.on.localeCompare(b.on));
   const first = aims[0];
   const last = aims.at(-1);
   if (!first || !last) return null;
@@ -46,6 +46,10 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
           </g>
         ))}
       </svg>
+      <p className="clock flex max-w-[34rem] justify-between pl-9 text-sm text-soft">
+        <span>{day(first.on)}</span>
+        <span>{day(last.on)}</span>
+      </p>
       <figcaption className="text-sm text-soft">
         Each cross is the middle of the target on one day, its circle how far the throws scattered, the line how far the
         aim was off. Last, {day(last.on)}, {last.throwsSeen} throws: scatter {Math.round(last.aim.spreadCm)} cm;{" "}

@@ -7,6 +7,7 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
   const { advice, behind } = on;
   const rung = ladder.rungs.find((r) => r.id === advice.rungId);
   const challenge = on.challenges.find((c) => c.rungId === advice.rungId && c.modifiers.length === 0);
+  const counted = advice.sides.some((s) => s.hits + s.misses > 0);
   if (advice.sides.length < 2 || !challenge || !rung) return null;
   return (
     <section className="mt-2" aria-label={`Both sides on ${ladder.name}`}>
@@ -16,12 +17,16 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
             <th scope="col" className="py-0.5 pr-3">
               Side
             </th>
-            <th scope="col" className="pr-3">
-              Went in
-            </th>
-            <th scope="col" className="pr-3">
-              Between
-            </th>
+            {counted && (
+              <>
+                <th scope="col" className="pr-3">
+                  Went in
+                </th>
+                <th scope="col" className="pr-3">
+                  Between
+                </th>
+              </>
+            )}
             <th scope="col">Best and last</th>
           </tr>
         </thead>
@@ -34,10 +39,14 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
                 <th scope="row" className="py-0.5 pr-3 text-left">
                   {sideWord[s.side]}
                 </th>
-                <td className="clock pr-3 whitespace-nowrap">{tries > 0 ? `${s.hits} of ${tries}` : "–"}</td>
-                <td className="clock pr-3 whitespace-nowrap">
-                  {tries > 0 ? `${percent(s.share.low)} and ${percent(s.share.high)}` : "–"}
-                </td>
+                {counted && (
+                  <>
+                    <td className="clock pr-3 whitespace-nowrap">{tries > 0 ? `${s.hits} of ${tries}` : "–"}</td>
+                    <td className="clock pr-3 whitespace-nowrap">
+                      {tries > 0 ? `${percent(s.share.low)} and ${percent(s.share.high)}` : "–"}
+                    </td>
+                  </>
+                )}
                 <td>{mine ? bestAndLast(mine, rung) : "not tried"}</td>
               </tr>
             );
@@ -46,9 +55,11 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
       </table>
       {behind && (
         <p className="mt-1 text-[0.95rem]">
-          {behind.chance < 0.75
-            ? `Neither side is surely behind; ${sideWord[behind.side]} ${certainty(behind.chance)} (${sureness(behind.chance)}).`
-            : `${sideWord[behind.side]} is behind: ${certainty(behind.chance)} (${sureness(behind.chance)}).`}
+          {behind.chance < 0.6
+            ? "Both sides look alike."
+            : behind.chance < 0.75
+              ? `Neither side is surely behind; ${sideWord[behind.side]} ${certainty(behind.chance)} (${sureness(behind.chance)}).`
+              : `${sideWord[behind.side]} is behind: ${certainty(behind.chance)} (${sureness(behind.chance)}).`}
         </p>
       )}
     </section>

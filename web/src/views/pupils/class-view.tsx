@@ -46,7 +46,7 @@ export function ClassView() {
   const ladder = tried.find((l) => l.id === ladderId);
   return (
     <>
-      <div className="flex flex-wrap items-center gap-3">
+      <div className="flex flex-wrap items-center gap-3 print:[&_button]:hidden">
         <h1 className="mr-auto">{record.data.className}: who stands where</h1>
         <button type="button" className="btn btn-small" aria-pressed={term} onClick={() => setTerm(!term)}>
           {term ? "The matrix" : "The term"}

@@ -1,5 +1,7 @@
+import { useState } from "react";
 import type { Ladder, PupilOnLadder, Tried } from "../../api/types";
-import { day, percent, side as sideWord } from "../../words";
+import { Choice } from "../../ui/choice";
+import { count, day, percent, side as sideWord } from "../../words";
 import { PointsOverTime, type Round } from "./points-over-time";
 import { LEFT, timeAxis, WIDTH } from "./time-axis";
 
@@ -7,30 +9,31 @@ const STEPS_H = 54;
 
 /** Over time: the rung practised as steps with gates met marked, and on the rung where the pupil stands each round's share or rate with its band. */
 export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadder }) {
-  const { advice, overTime } = tries;
+  const { advice } = tries;
+  const [chosen, setChosen] = useState<string>();
   const tried = tries.attempts.filter((t) => !t.struck && t.attempt.modifiers.length === 0);
   const first = tried[0];
   const last = tried.at(-1);
   if (!first || !last || first.attempt.on === last.attempt.on) return null;
   const x = timeAxis(first.attempt.on, last.attempt.on);
   const number = (rungId: string) => ladder.rungs.findIndex((r) => r.id === rungId);
-  const rung = ladder.rungs[number(advice.rungId)];
+  const shown = tries.overTime.find((o) => o.rungId === (chosen ?? advice.rungId)) ?? tries.overTime[0];
+  if (!shown) return null;
+  const rung = ladder.rungs[number(shown.rungId)];
   const at = new Map(tried.map((t) => [t.attempt.id, t.attempt]));
   const home = (id: string) => at.get(id)?.where === "HOME";
-  const sides = advice.sides.map((s) => s.side);
-  const shares: Round[] = advice.sides.flatMap((s) =>
-    s.evidence.map((e) => ({
-      id: e.attemptId,
-      on: e.on,
-      value: e.hits / (e.hits + e.misses || 1),
-      low: e.share.low,
-      high: e.share.high,
-      side: sides.indexOf(s.side),
-      home: home(e.attemptId),
-      best: false,
-    })),
-  );
-  const rates: Round[] = overTime.rates.map((r) => ({
+  const sides = [...new Set([...shown.shares, ...shown.rates].map((r) => r.side))].sort();
+  const shares: Round[] = shown.shares.map((s) => ({
+    id: s.attemptId,
+    on: s.on,
+    value: s.hits / (s.hits + s.misses),
+    low: s.low,
+    high: s.high,
+    side: sides.indexOf(s.side),
+    home: home(s.attemptId),
+    best: s.best,
+  }));
+  const rates: Round[] = shown.rates.map((r) => ({
     id: r.attemptId,
     on: r.on,
     value: r.perMin,
@@ -44,23 +47,31 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
   return (
     <figure className="mt-2">
       <Steps ladder={ladder} tried={tried} x={x} />
+      {tries.overTime.length > 1 && (
+        <p className="print:hidden">
+          <Choice
+            label={`Rung of ${ladder.name} shown over time`}
+            value={shown.rungId}
+            options={tries.overTime.map((o) => ({
+              value: o.rungId,
+              text: `${number(o.rungId) + 1} ${ladder.rungs[number(o.rungId)]?.name}`,
+            }))}
+            onChange={setChosen}
+          />
+        </p>
+      )}
       {shares.length > 0 && (
         <PointsOverTime
           rounds={shares}
           x={x}
           top={1}
           ticks={[0, 0.5, 1].map((v) => ({ at: v, text: `${v * 100}%` }))}
-          line={advice.sides[0]?.hold}
+          line={shown.rungId === advice.rungId ? advice.sides[0]?.hold : undefined}
           sides={sides.length}
-          label={advice.sides
-            .map(
-              (s) =>
-                `${s.side === "NONE" ? "" : `${sideWord[s.side]}: `}${s.evidence.length} rounds with counted misses, now ${percent(s.share.share)}, between ${percent(s.share.low)} and ${percent(s.share.high)}`,
-            )
-            .join("; ")}
+          label={`${count(shares.length, "round", "rounds")} with counted misses: first ${share(shares[0])}, last ${share(shares.at(-1))}`}
         />
       )}
-      {rates.length > 1 && (
+      {rates.length > 0 && (
         <PointsOverTime
           rounds={rates}
           x={x}
@@ -74,17 +85,24 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
           label={`${rates.length} rounds, ${rung?.unit} a minute: first ${one(rates[0])}, last ${one(rates.at(-1))}`}
         />
       )}
+      <p className="clock flex max-w-[34rem] justify-between pl-9 text-sm text-soft">
+        <span>{day(first.attempt.on)}</span>
+        <span>{day(last.attempt.on)}</span>
+      </p>
       <figcaption className="text-sm text-soft">
         Steps: the rung practised; a peak: a gate that was met.
         {shares.length > 0 &&
-          ` Below, rung ${number(advice.rungId) + 1}: the share of each round with its 90 % band, the dashed line is what holds.`}
-        {rates.length > 1 &&
-          ` ${shares.length > 0 ? "Last" : "Below"}, rung ${number(advice.rungId) + 1}: ${rung?.unit} a minute with the 90 % band, so that rounds of different length compare; a ring is a best.`}
-        {(shares.length > 0 || rates.length > 1) && ` A square was at home${both}.`}
+          ` Below, rung ${number(shown.rungId) + 1}: the share of each round with its 90 % band${shown.rungId === advice.rungId ? "; the dashed line is what holds" : ""}.`}
+        {rates.length > 0 &&
+          ` ${shares.length > 0 ? "Last" : "Below"}, rung ${number(shown.rungId) + 1}: ${rung?.unit} a minute with the 90 % band, so that rounds of different length compare.`}
+        {(shares.length > 0 || rates.length > 0) && ` A ring is a best, a square was at home${both}.`}
       </figcaption>
     </figure>
   );
 }
+
+const share = (r: Round | undefined) =>
+  r ? `${percent(r.value)}, between ${percent(r.low)} and ${percent(r.high)}` : "";
 
 const one = (r: Round | undefined) =>
   r ? `${Math.round(r.value)}, between ${Math.round(r.low)} and ${Math.round(r.high)}` : "";

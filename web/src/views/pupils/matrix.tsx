@@ -1,3 +1,5 @@
+import { useEffect, useState } from "react";
+import { flushSync } from "react-dom";
 import { Link } from "react-router";
 import type { ClassRecord, Ladder, OnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
@@ -9,6 +11,9 @@ import { byPupilAndLadder, completed, plain } from "./found-in";
 
 const groupings = { FAMILY: "by family", SPORT: "by sport" } as const;
 const sorts = { PLACE: "as they stand", NAME: "by name", DONE: "by challenges done" } as const;
+
+/** Ladders side by side on a printed page. */
+const PRINTED_AT_ONCE = 10;
 
 /** Pupils by ladders: who completed what, and where each one stands. */
 export function Matrix({
@@ -32,9 +37,10 @@ export function Matrix({
     sort === "NAME" ? a.name.localeCompare(b.name) : sort === "DONE" ? done(b.pupilId) - done(a.pupilId) : 0,
   );
   const found = byPupilAndLadder(record);
+  const printing = usePrinting();
   return (
     <>
-      <p className="mb-2 flex flex-wrap items-center gap-2">
+      <p className="mb-2 flex flex-wrap items-center gap-2 print:hidden">
         <Choice
           label="Order of the pupils"
           value={sort}
@@ -54,64 +60,111 @@ export function Matrix({
           onChange={setGrouping}
         />
       </p>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by keyboard */}
-      <section className="relative max-h-[78vh] overflow-auto" tabIndex={0} aria-label="Challenges of the class">
-        <table className="border-collapse">
-          <thead className="sticky top-0 z-20 bg-sheet">
-            <tr>
-              <td className="sticky left-0 bg-sheet" />
-              {groups.map((g) => (
-                <th
-                  key={g}
-                  scope="colgroup"
-                  colSpan={columns.filter((l) => groupOf(l) === g).length}
-                  className="border-l-2 border-rule px-2 text-left text-sm font-normal text-soft"
-                >
-                  {g}
-                </th>
-              ))}
-            </tr>
-            <tr className="border-b-[3px] border-ink align-bottom">
-              <th scope="col" className="sticky left-0 z-10 bg-sheet pr-4 pb-2 text-left">
-                Pupil
-              </th>
-              {columns.map((l) => (
-                <th
-                  key={l.id}
-                  scope="col"
-                  className="w-32 min-w-28 px-2 pb-2 text-left align-bottom text-[0.92rem] leading-tight"
-                >
-                  <FamilyGlyph family={l.family} />
-                  <button
-                    type="button"
-                    className="mt-1 block text-left font-bold underline decoration-1"
-                    onClick={() => onLadder(l.id)}
-                  >
-                    {l.name}
-                  </button>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {pupils.map((p) => (
-              <tr key={p.pupilId} className="border-b border-rule">
-                <th scope="row" className="sticky left-0 z-10 bg-sheet py-1.5 pr-4 text-left whitespace-nowrap">
-                  <Link to={`/pupils/${p.pupilId}`} className="font-semibold no-underline hover:underline">
-                    {p.name}
-                  </Link>
-                </th>
-                {columns.map((l) => (
-                  <td key={l.id} className="px-2 py-1">
-                    <Steps ladder={l} on={found(p.pupilId, l.id)} />
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
+      {printing ? (
+        inPieces(columns, PRINTED_AT_ONCE).map((piece) => (
+          <div key={piece[0]?.id} className="mb-6 break-inside-avoid">
+            <Table columns={piece} groupOf={groupOf} pupils={pupils} found={found} onLadder={onLadder} />
+          </div>
+        ))
+      ) : (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by keyboard
+        <section className="relative max-h-[78vh] overflow-auto" tabIndex={0} aria-label="Challenges of the class">
+          <Table columns={columns} groupOf={groupOf} pupils={pupils} found={found} onLadder={onLadder} />
+        </section>
+      )}
     </>
+  );
+}
+
+function inPieces<T>(all: T[], size: number): T[][] {
+  return all.length === 0 ? [] : [all.slice(0, size), ...inPieces(all.slice(size), size)];
+}
+
+/** Whether the page is being printed: a paper does not scroll, so what is wide is set in pieces. */
+function usePrinting(): boolean {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    const before = () => flushSync(() => setPrinting(true));
+    const after = () => setPrinting(false);
+    window.addEventListener("beforeprint", before);
+    window.addEventListener("afterprint", after);
+    return () => {
+      window.removeEventListener("beforeprint", before);
+      window.removeEventListener("afterprint", after);
+    };
+  }, []);
+  return printing;
+}
+
+function Table({
+  columns,
+  groupOf,
+  pupils,
+  found,
+  onLadder,
+}: {
+  columns: Ladder[];
+  groupOf: (l: Ladder) => string;
+  pupils: ClassRecord["pupils"];
+  found: (pupilId: string, ladderId: string) => OnLadder | undefined;
+  onLadder: (id: string) => void;
+}) {
+  const groups = [...new Set(columns.map(groupOf))];
+  return (
+    <table className="border-collapse">
+      <thead className="sticky top-0 z-20 bg-sheet">
+        <tr>
+          <td className="sticky left-0 bg-sheet" />
+          {groups.map((g) => (
+            <th
+              key={g}
+              scope="colgroup"
+              colSpan={columns.filter((l) => groupOf(l) === g).length}
+              className="border-l-2 border-rule px-2 text-left text-sm font-normal text-soft"
+            >
+              {g}
+            </th>
+          ))}
+        </tr>
+        <tr className="border-b-[3px] border-ink align-bottom">
+          <th scope="col" className="sticky left-0 z-10 bg-sheet pr-4 pb-2 text-left">
+            Pupil
+          </th>
+          {columns.map((l) => (
+            <th
+              key={l.id}
+              scope="col"
+              className="w-28 min-w-[5.6rem] px-1.5 pb-2 text-left align-bottom text-[0.92rem] leading-tight"
+            >
+              <FamilyGlyph family={l.family} />
+              <button
+                type="button"
+                className="mt-1 block text-left font-bold underline decoration-1"
+                onClick={() => onLadder(l.id)}
+              >
+                {l.name}
+              </button>
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {pupils.map((p) => (
+          <tr key={p.pupilId} className="border-b border-rule">
+            <th scope="row" className="sticky left-0 z-10 bg-sheet py-1.5 pr-4 text-left whitespace-nowrap">
+              <Link to={`/pupils/${p.pupilId}`} className="font-semibold no-underline hover:underline">
+                {p.name}
+              </Link>
+            </th>
+            {columns.map((l) => (
+              <td key={l.id} className="px-1.5 py-1">
+                <Steps ladder={l} on={found(p.pupilId, l.id)} />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -20,7 +20,7 @@ export function QuestionBar({
   onAsk: (q: Asked | undefined) => void;
 }) {
   return (
-    <fieldset className="mb-4 flex flex-wrap gap-1.5" aria-label="Questions">
+    <fieldset className="mb-4 flex flex-wrap gap-1.5 print:hidden" aria-label="Questions">
       {all.map((q) => {
         const found = record.found.filter((f) => f.question === q).length;
         return (

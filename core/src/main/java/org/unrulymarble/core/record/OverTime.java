@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.unrulymarble.core.aim.Landings;
 import org.unrulymarble.core.chance.Rates;
+import org.unrulymarble.core.chance.Share;
 import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.score.RoundDetail;
@@ -14,10 +15,15 @@ import org.unrulymarble.core.score.Side;
 /**
  * How one rung went over time, round by round, oldest first. Sources of the reckonings: {@link Rates}, {@link Landings}.
  *
+ * @param shares of rounds whose misses were counted
  * @param rates of rounds that count in a time, whatever their length
  * @param aims of rounds whose landings were tapped
  */
-public record OverTime(List<RatePoint> rates, List<AimPoint> aims) {
+public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> rates, List<AimPoint> aims) {
+
+    /** The share that went in, where misses were counted, with its 90 % interval. {@code best} where no earlier round that compares had more. */
+    public record SharePoint(
+            String attemptId, LocalDate on, Side side, int hits, int misses, double low, double high, boolean best) {}
 
     /** Per minute, with its 90 % interval. {@code best} where no earlier round that compares was as fast. */
     public record RatePoint(
@@ -42,10 +48,19 @@ public record OverTime(List<RatePoint> rates, List<AimPoint> aims) {
                 .filter(a -> a.rungId().equals(rung.id()) && a.modifiers().isEmpty() && !a.trial())
                 .sorted(IN_ORDER)
                 .toList();
+        List<SharePoint> shares = new ArrayList<>();
         List<RatePoint> rates = new ArrayList<>();
         List<AimPoint> aims = new ArrayList<>();
         for (int i = 0; i < mine.size(); i++) {
             Attempt a = mine.get(i);
+            if (a.isEvidence() && a.hits() + a.misses() > 0) {
+                Share share = Share.of(new Share.ShareAsk(a.hits(), a.misses(), SURE));
+                boolean best = mine.subList(0, i).stream()
+                        .filter(b -> b.isEvidence() && b.kindred().equals(a.kindred()) && b.hits() + b.misses() > 0)
+                        .allMatch(b -> share(b) < share(a));
+                shares.add(new SharePoint(
+                        a.id(), a.on(), a.side(), a.hits(), a.misses(), share.low(), share.high(), best));
+            }
             if (rung.measure() == Measure.COUNT_IN_TIME && a.workSec() != null && a.workSec() > 0) {
                 Rates.Rate rate = rate(a);
                 boolean best = mine.subList(0, i).stream()
@@ -58,7 +73,11 @@ public record OverTime(List<RatePoint> rates, List<AimPoint> aims) {
                     a.detail() == null ? null : a.detail().landings();
             if (landed != null && landed.size() >= 2) aims.add(aim(a, landed));
         }
-        return new OverTime(List.copyOf(rates), List.copyOf(aims));
+        return new OverTime(rung.id(), List.copyOf(shares), List.copyOf(rates), List.copyOf(aims));
+    }
+
+    private static double share(Attempt a) {
+        return (double) a.hits() / (a.hits() + a.misses());
     }
 
     private static double perSec(Attempt a) {

@@ -103,8 +103,8 @@ class RecordViews {
             List<Correction> corrections,
             List<PupilRemark> remarks) {}
 
-    /** One pupil on one ladder down to the single tries, oldest first. {@code overTime} of the rung where the pupil stands. */
-    record PupilOnLadder(Advice advice, OverTime overTime, List<Tried> attempts) {}
+    /** One pupil on one ladder down to the single tries, oldest first. {@code overTime} of each rung that was tried. */
+    record PupilOnLadder(Advice advice, List<OverTime> overTime, List<Tried> attempts) {}
 
     ClassRecord ofClass(UUID id) {
         SchoolClass c = access.see(id);
@@ -222,7 +222,10 @@ class RecordViews {
                 advice.today());
         return new PupilOnLadder(
                 advised,
-                OverTime.of(ladder.rung(advised.rungId()).orElseThrow(), counted),
+                ladder.rungs().stream()
+                        .filter(r -> counted.stream().anyMatch(a -> a.rungId().equals(r.id())))
+                        .map(r -> OverTime.of(r, counted))
+                        .toList(),
                 tried(mine, pupil.schoolClass()));
     }
 
