@@ -311,7 +311,7 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange }: Props & { 
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2">
       {only.length > 0 && (
         <span className="basis-full">
-          Only for <strong>{only.map((p) => p.name).join(", ")}</strong>.{" "}
+          Only for <strong>{only.map((p) => p.name).join(", ")}</strong>{" "}
           <button
             type="button"
             className="underline"

@@ -64,7 +64,7 @@ export function ClassView() {
       {term ? (
         <Term record={record.data} tried={tried} />
       ) : asked ? (
-        <Answers record={record.data} tried={tried} asked={asked} />
+        <Answers record={record.data} tried={tried} asked={asked} mayChange={chosen.mayChange} />
       ) : ladder ? (
         <OneLadder record={record.data} ladder={ladder} onBack={() => setLadderId(undefined)} />
       ) : (

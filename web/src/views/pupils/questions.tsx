@@ -4,6 +4,7 @@ import { FamilyGlyph } from "../../ui/marble";
 import { count, day, side } from "../../words";
 import { certainty, question, sureness } from "../../words-record";
 import { GroupBlock } from "./group-block";
+import { PutAll } from "./put-all";
 
 export type Asked = Found["question"];
 
@@ -40,7 +41,17 @@ export function QuestionBar({
 }
 
 /** Whom a question finds, ladder by ladder, each with the reason. */
-export function Answers({ record, tried, asked }: { record: ClassRecord; tried: Ladder[]; asked: Asked }) {
+export function Answers({
+  record,
+  tried,
+  asked,
+  mayChange,
+}: {
+  record: ClassRecord;
+  tried: Ladder[];
+  asked: Asked;
+  mayChange: boolean;
+}) {
   const found = record.found.filter((f) => f.question === asked);
   if (found.length === 0) return <p className="py-6 text-lg">{question[asked].nobody}</p>;
   const ladders = tried.filter((l) => found.some((f) => f.ladderId === l.id));
@@ -65,6 +76,7 @@ export function Answers({ record, tried, asked }: { record: ClassRecord; tried: 
               <span className="mr-auto font-text text-base font-normal text-soft">
                 {count(new Set(mine.map((f) => f.pupilId)).size, "pupil", "pupils")}
               </span>
+              {mayChange && <PutAll found={mine} ladder={l} />}
               <GroupBlock record={record} ladder={l} pupilIds={[...new Set(mine.map((f) => f.pupilId))]} />
             </h2>
             <ul>

@@ -83,6 +83,14 @@ class EveryViewTest {
         browser.see("[data-testid=term]");
         sound();
         browser.press("The matrix");
+        browser.press("In order");
+        browser.see("[data-testid=ranking] li");
+        sound();
+        browser.keys(org.openqa.selenium.Keys.ESCAPE);
+        browser.press("Results in and out");
+        browser.see("[role=dialog] input[type=file]");
+        sound();
+        browser.keys(org.openqa.selenium.Keys.ESCAPE);
         browser.press("Clap and collect");
         browser.seeText("All ladders");
         sound();
@@ -94,6 +102,10 @@ class EveryViewTest {
         browser.labelled("Score");
         sound();
         browser.keys(org.openqa.selenium.Keys.ESCAPE);
+        browser.press("Erase Beatrix O.");
+        browser.seeText("With Beatrix O. go, at once and for good");
+        sound();
+        browser.press("Keep");
         browser.press("A page for the family");
         browser.see("[data-testid=letter]");
         sound();
@@ -174,6 +186,10 @@ class EveryViewTest {
         browser.labelled("Needs and home of pupil 6").click();
         browser.see("[aria-label='First name of pupil 1']");
         sound();
+        browser.press("Class list in and out");
+        browser.see("[role=dialog] input[type=file]");
+        sound();
+        browser.keys(org.openqa.selenium.Keys.ESCAPE);
         browser.open("/store/spaces");
         browser.press("Net store");
         browser.see("[aria-label='Length, m long,']");

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.unrulymarble.core.clock.LessonClock;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.ladder.Doses;
 import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
@@ -52,9 +54,28 @@ public final class ScriptWriter {
                 block.optionalLast(),
                 p.steps(),
                 block.note(),
+                p.isTask() ? ball(p, setting) : null,
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
                 p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)));
+    }
+
+    /** As the ladder calls it; where the block is played with other kinds, those by their names. */
+    private static String ball(Placed p, Setting setting) {
+        return p.ladder()
+                .ballRole()
+                .map(role -> {
+                    List<String> kinds = p.block().kindsFor(role.role(), role.kind());
+                    return kinds.equals(List.of(role.kind()))
+                            ? role.what()
+                            : kinds.stream()
+                                    .map(id -> setting.kit()
+                                            .kind(id)
+                                            .map(KitKind::name)
+                                            .orElse(id))
+                                    .collect(Collectors.joining(" or "));
+                })
+                .orElse(null);
     }
 
     private static List<RunScript.ScriptRung> rungs(Placed p) {

@@ -62,6 +62,19 @@ public record Advice(
             List<PupilRemark> remarks,
             Readiness how,
             LocalDate today) {
+        return of(pupilId, ladder, attempts, standings, remarks, how, today, true);
+    }
+
+    /** @param opened whether with the rounds that it rests on: each has a share of its own to be worked out */
+    static Advice of(
+            String pupilId,
+            Ladder ladder,
+            List<Attempt> attempts,
+            List<Standing> standings,
+            List<PupilRemark> remarks,
+            Readiness how,
+            LocalDate today,
+            boolean opened) {
         Standing stands = standings.stream()
                 .reduce((one, later) -> later.on().isBefore(one.on()) ? one : later)
                 .filter(s -> ladder.rung(s.rungId()).isPresent())
@@ -78,7 +91,8 @@ public record Advice(
                             .toList(),
                     rung,
                     how,
-                    today));
+                    today,
+                    opened));
         Map<Readiness.School, Mastery.Advice> bySchool = new EnumMap<>(Readiness.School.class);
         for (Readiness.School school : Readiness.School.values())
             bySchool.put(
@@ -105,21 +119,6 @@ public record Advice(
                 bySchool.get(Readiness.School.RECKONED) != Mastery.Advice.MORE || !tried
                         ? EvidenceWanted.NONE
                         : wanted(rung.measure()));
-    }
-
-    /** The verdict without the rounds that it rests on. */
-    public Advice withoutEvidence() {
-        return new Advice(
-                pupilId,
-                ladderId,
-                rungId,
-                stands,
-                verdict,
-                bySchool,
-                sides.stream().map(SideAdvice::withoutEvidence).toList(),
-                nextRungId,
-                rungBelowId,
-                evidenceWanted);
     }
 
     /** Of two sides the one that is less ready decides, and one that has fallen behind before one that lacks tries. */

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.record;
 
 import java.util.List;
+import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.special.Beta;
@@ -17,7 +18,9 @@ import org.unrulymarble.core.score.Side;
 public record Behind(Side side, double chance) {
 
     private static final int LEAST_TRIES = 10;
-    private static final int POINTS = 64;
+
+    /** Its points and weights take long to find, and are the same each time. */
+    private static final GaussIntegrator OVER_ALL_RATES = new GaussIntegratorFactory().legendre(64, 0, 1);
 
     /** On the rung where a pupil stands; null where it has one side or there is nothing to compare. */
     static Behind of(Advice a, List<Attempt> attempts) {
@@ -64,9 +67,7 @@ public record Behind(Side side, double chance) {
         BetaDistribution ofOther = new BetaDistribution(1.0 + other.hits(), 1.0 + other.misses());
         return Math.min(
                 1,
-                new GaussIntegratorFactory()
-                        .legendre(POINTS, 0, 1)
-                        .integrate(x ->
-                                ofOther.density(x) * Beta.regularizedBeta(x, 1.0 + one.hits(), 1.0 + one.misses())));
+                OVER_ALL_RATES.integrate(
+                        x -> ofOther.density(x) * Beta.regularizedBeta(x, 1.0 + one.hits(), 1.0 + one.misses())));
     }
 }

@@ -41,13 +41,13 @@ public record LadderRecord(
             Readiness how,
             LocalDate today) {
         List<Challenge> challenges = Challenge.of(attempts, new Catalogue(List.of(ladder)));
-        Advice advice = Advice.of(pupilId, ladder, attempts, standings, remarks, how, today);
+        Advice advice = Advice.of(pupilId, ladder, attempts, standings, remarks, how, today, false);
         Behind behind = Behind.of(advice, attempts);
         return new LadderRecord(
                 pupilId,
                 ladder.id(),
                 challenges,
-                advice.withoutEvidence(),
+                advice,
                 behind,
                 Questions.onLadder(advice, behind, ladder, attempts, challenges, today),
                 attempts.stream()

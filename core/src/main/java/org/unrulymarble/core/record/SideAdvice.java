@@ -3,6 +3,7 @@ package org.unrulymarble.core.record;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import org.unrulymarble.core.chance.Mastery;
@@ -57,8 +58,11 @@ public record SideAdvice(
                 : Math.min(0.98, (double) rung.gate().reach() / of);
     }
 
-    /** @param mine attempts of one pupil on this rung without modifiers and on this side */
-    static SideAdvice of(Side side, List<Attempt> mine, Rung rung, Readiness how, LocalDate today) {
+    /**
+     * @param mine attempts of one pupil on this rung without modifiers and on this side
+     * @param opened whether with the evidence
+     */
+    static SideAdvice of(Side side, List<Attempt> mine, Rung rung, Readiness how, LocalDate today, boolean opened) {
         List<Attempt> inOrder = mine.stream()
                 .filter(a -> !a.trial() && a.jointWith().isEmpty())
                 .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
@@ -78,21 +82,21 @@ public record SideAdvice(
             // A weight is an age: half a try is a whole one a half-life older.
             double asOld = -how.halfLifeDays() * Math.log(weight) / Math.log(2);
             evidence.add(new Mastery.Evidence(Math.min(36_500, Math.max(0, asOld)), a.hits(), a.misses()));
-            pieces.add(
-                    0,
-                    new Piece(
-                            a.id(),
-                            a.on(),
-                            a.hits(),
-                            a.misses(),
-                            weight,
-                            Share.of(new Share.ShareAsk(a.hits(), a.misses(), BAND))));
+            if (opened)
+                pieces.add(new Piece(
+                        a.id(),
+                        a.on(),
+                        a.hits(),
+                        a.misses(),
+                        weight,
+                        Share.of(new Share.ShareAsk(a.hits(), a.misses(), BAND))));
             hits += a.hits();
             misses += a.misses();
             all += weight * (a.hits() + a.misses());
             weightedHits += weight * a.hits();
             if (!a.confirmed()) unconfirmed += weight * (a.hits() + a.misses());
         }
+        Collections.reverse(pieces);
         double hold = hold(rung, how);
         Mastery mastery = Mastery.of(new Mastery.MasteryAsk(
                 evidence, how.halfLifeDays(), hold, floor(hold, how), how.sure(), how.minTries()));
@@ -119,25 +123,6 @@ public record SideAdvice(
         int running = 0;
         for (int i = met.size() - 1; i >= 0 && met.get(i); i--) running++;
         return running;
-    }
-
-    /** The verdict alone, without the rounds that it rests on. */
-    public SideAdvice withoutEvidence() {
-        return new SideAdvice(
-                side,
-                reckoned,
-                chanceHolds,
-                chanceBelowFloor,
-                hold,
-                hits,
-                misses,
-                weightedTries,
-                share,
-                unconfirmedShare,
-                inARow,
-                ofMet,
-                ofRounds,
-                List.of());
     }
 
     /** What a school says of this side; the teacher's and the pupil's word are not about sides. */

@@ -44,6 +44,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param optionalLast whether the last set is for those who want it
      * @param steps what is done one after the other, in order
      * @param note the teacher's own words, or null
+     * @param ball what it is played with, in words, or null
      * @param meanwhileLadderId what the waiting waves do, or null
      */
     public record ScriptBlock(
@@ -66,6 +67,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             boolean optionalLast,
             List<String> steps,
             String note,
+            String ball,
             String meanwhileLadderId,
             String meanwhileRungId,
             List<ScriptTurn> turns) {
@@ -100,6 +102,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
                     optionalLast,
                     steps,
                     note,
+                    ball,
                     meanwhileLadderId,
                     meanwhileRungId,
                     turns);

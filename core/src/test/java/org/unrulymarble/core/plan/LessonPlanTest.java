@@ -80,6 +80,23 @@ class LessonPlanTest {
     }
 
     @Test
+    void a_run_knows_with_what_ball_it_is_played() {
+        Setting setting = World.setting(World.LOFT, 24);
+        String role = World.CATALOGUE
+                .ladder("wall-serve-stepping-back")
+                .flatMap(l -> l.ballRole())
+                .orElseThrow()
+                .role();
+        Block own = wall();
+        Block other = own.with(d -> d.kit = List.of(new Block.KitChoice(role, List.of("foam-ball", "sock-ball"))));
+
+        assertThat(ScriptWriter.write(lesson(own), setting).blocks().get(0).ball())
+                .startsWith("a light volleyball");
+        assertThat(ScriptWriter.write(lesson(other), setting).blocks().get(0).ball())
+                .isEqualTo("foam ball or rolled socks");
+    }
+
+    @Test
     void a_room_that_holds_nothing_says_why_and_still_has_a_clock() {
         LessonPlan plan = LessonPlan.of(lesson(wall()), World.setting(World.CORRIDOR, 24));
 

@@ -165,6 +165,7 @@ class PadsTest {
                         null,
                         null,
                         null,
+                        null,
                         List.of(turn))));
     }
 }

@@ -324,6 +324,7 @@ class RunLogTest {
                         null,
                         null,
                         null,
+                        null,
                         List.of(turn("ada", "ben", 0), turn("ben", "ada", 1)))));
     }
 

@@ -34,6 +34,12 @@ interface LadderRecordRows extends JpaRepository<LadderRecordRow, LadderRecordRo
     List<Kept> briefOfClass(UUID classId, LocalDate today, String maker);
 
     @Query("""
+            select r.pupilId as pupilId, r.ladderId as ladderId, r.brief as told
+            from LadderRecordRow r
+            where r.classId = :classId and r.ladderId in :ladderIds and r.forDay = :today and r.madeBy = :maker""")
+    List<Kept> briefOnLadders(UUID classId, Collection<String> ladderIds, LocalDate today, String maker);
+
+    @Query("""
             select r.pupilId as pupilId, r.ladderId as ladderId, r.whole as told
             from LadderRecordRow r where r.pupilId = :pupilId and r.forDay = :today and r.madeBy = :maker""")
     List<Kept> wholeOfPupil(UUID pupilId, LocalDate today, String maker);

@@ -9,12 +9,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.boot.info.BuildProperties;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,6 +24,7 @@ import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.server.ladder.LadderChanged;
 import org.unrulymarble.server.ladder.LadderService;
+import org.unrulymarble.server.platform.Build;
 import org.unrulymarble.server.record.LadderRecordRow.Key;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -47,7 +45,7 @@ class LadderRecords {
     private final LadderService ladders;
     private final EntityManager store;
     private final Clock clock;
-    private final String maker;
+    private final Build build;
 
     LadderRecords(
             LadderRecordRows rows,
@@ -57,7 +55,7 @@ class LadderRecords {
             LadderService ladders,
             EntityManager store,
             Clock clock,
-            ObjectProvider<BuildProperties> build) {
+            Build build) {
         this.rows = rows;
         this.attempts = attempts;
         this.remarks = remarks;
@@ -65,16 +63,17 @@ class LadderRecords {
         this.ladders = ladders;
         this.store = store;
         this.clock = clock;
-        this.maker = build.stream()
-                .map(b -> Objects.toString(b.getTime(), ""))
-                .findFirst()
-                .orElse("");
+        this.build = build;
     }
 
     /** Of each pupil and ladder of a class; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<OnLadder> ofClass(UUID classId) {
-        return rows.briefOfClass(classId, today(), maker).stream()
+        return briefs(rows.briefOfClass(classId, today(), build.rules()));
+    }
+
+    private static List<OnLadder> briefs(List<LadderRecordRows.Kept> kept) {
+        return kept.stream()
                 .map(r -> JSON.readValue(r.getTold(), OnLadder.class))
                 .toList();
     }
@@ -82,7 +81,7 @@ class LadderRecords {
     /** Of one pupil on each ladder; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<LadderRecord> ofPupil(UUID pupilId) {
-        return rows.wholeOfPupil(pupilId, today(), maker).stream()
+        return rows.wholeOfPupil(pupilId, today(), build.rules()).stream()
                 .map(LadderRecords::whole)
                 .toList();
     }
@@ -90,7 +89,7 @@ class LadderRecords {
     /** Of a whole class on one ladder; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<LadderRecord> onLadder(UUID classId, String ladderId) {
-        return rows.wholeOfLadder(classId, ladderId, today(), maker).stream()
+        return rows.wholeOfLadder(classId, ladderId, today(), build.rules()).stream()
                 .map(LadderRecords::whole)
                 .toList();
     }
@@ -102,12 +101,10 @@ class LadderRecords {
     /** Where the pupils of a class stand, of some ladders; what is not up to date is worked out and not kept. */
     @Transactional(readOnly = true)
     List<OnLadder> standing(UUID classId, Collection<String> ladderIds) {
-        List<LadderRecordRows.Due> due = rows.due(classId, today(), maker).stream()
+        List<LadderRecordRows.Due> due = rows.due(classId, today(), build.rules()).stream()
                 .filter(d -> ladderIds.contains(d.getLadderId()))
                 .toList();
-        List<OnLadder> out = new ArrayList<>(ofClass(classId).stream()
-                .filter(r -> ladderIds.contains(r.ladderId()))
-                .toList());
+        List<OnLadder> out = new ArrayList<>(briefs(rows.briefOnLadders(classId, ladderIds, today(), build.rules())));
         if (!due.isEmpty()) workOut(classId, due).values().forEach(r -> out.add(r.brief()));
         return out;
     }
@@ -115,13 +112,13 @@ class LadderRecords {
     /** Classes of which something has to be worked out. */
     @Transactional(readOnly = true)
     List<UUID> classesDue() {
-        return rows.classesDue(today(), maker);
+        return rows.classesDue(today(), build.rules());
     }
 
     /** Works out what has changed in a class since it was last looked at; after midnight all of it, since tries age by the day. */
     void bringUpToDate(UUID classId) {
         LocalDate today = today();
-        List<LadderRecordRows.Due> due = rows.due(classId, today, maker);
+        List<LadderRecordRows.Due> due = rows.due(classId, today, build.rules());
         if (due.isEmpty()) return;
         Map<Key, LadderRecord> made = workOut(classId, due);
         // Five years of attempts would be looked through for changes before each row that is written.
@@ -134,7 +131,7 @@ class LadderRecords {
                         d.getLadderId(),
                         d.getStamp(),
                         today,
-                        maker,
+                        build.rules(),
                         JSON.writeValueAsString(r.brief()),
                         JSON.writeValueAsString(r));
         }

@@ -57,10 +57,13 @@ class RunRecording {
     private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {
         Segment segment = sheet.script().segment(r.segment());
         RunScript.ScriptBlock block = sheet.script().blockOf(segment);
-        String ball = ladders.catalogue()
-                .ladder(block.ladderId())
-                .flatMap(Ladder::ball)
-                .orElse(null);
+        // Sheets of older runs do not say.
+        String ball = block.ball() != null
+                ? block.ball()
+                : ladders.catalogue()
+                        .ladder(block.ladderId())
+                        .flatMap(Ladder::ball)
+                        .orElse(null);
         return new Attempt(
                 // The same round has the same id however often the run is recorded: a correction finds it again.
                 UUID.nameUUIDFromBytes((row.id() + "/" + r.segment() + "/" + r.take() + "/" + r.pupilId())
