@@ -71,6 +71,10 @@ export function BringFile<B extends Brought>({
           type="file"
           accept=".csv,text/csv,text/plain"
           className="field w-full"
+          // The same file, mended and chosen again, is to be read again.
+          onClick={(e) => {
+            e.currentTarget.value = "";
+          }}
           onChange={(e) => read(e.target.files?.[0])}
         />
       </label>

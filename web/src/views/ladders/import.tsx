@@ -63,6 +63,10 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
           type="file"
           accept=".yaml,.yml,.json,application/json,application/yaml"
           className="field w-full"
+          // The same file, mended and chosen again, is to be read again.
+          onClick={(e) => {
+            e.currentTarget.value = "";
+          }}
           onChange={(e) => read(e.target.files?.[0])}
         />
       </label>

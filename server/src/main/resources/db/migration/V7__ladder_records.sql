@@ -22,7 +22,9 @@ drop index attempt_class;
 create index attempt_of_class on attempt (class_id, on_day, set_number);
 create index attempt_of_class_on_ladder on attempt (class_id, ladder_id, pupil_id);
 drop index attempt_pupil;
-create index attempt_of_pupil on attempt (pupil_id, on_day desc, set_number desc, id);
+-- Of one day what was noted last comes first.
+alter table attempt add column noted_at timestamp with time zone default current_timestamp not null;
+create index attempt_of_pupil on attempt (pupil_id, on_day desc, noted_at desc, set_number desc, id);
 create index attempt_days_of_pupil on attempt (pupil_id, struck, on_day);
 create index attempt_of_pupil_on_ladder on attempt (pupil_id, ladder_id);
 create index attempt_of_ladder on attempt (ladder_id, rung_id);

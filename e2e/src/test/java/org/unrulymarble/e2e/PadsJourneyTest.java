@@ -50,10 +50,12 @@ class PadsJourneyTest {
                     new Actions(browser.driver())
                             .moveToElement(browser.see("[data-testid=target]"))
                             .click()
+                            .moveByOffset(4, 4)
+                            .click()
                             .perform();
                     tap("ring worth 3");
                     tap("outside");
-                    browser.await("for the points", d -> shown("points").startsWith("8"));
+                    browser.await("for the points", d -> shown("points").startsWith("13"));
                 }),
                 Map.entry("feet-still-twenty", () -> {
                     browser.keys("q", "q", "q");
@@ -145,7 +147,7 @@ class PadsJourneyTest {
                                 Map.Entry::getKey,
                                 e -> e.getValue().get("score").intValue())))
                 .containsExactlyInAnyOrderEntriesOf(Map.of(
-                        "with-points", 8,
+                        "with-points", 13,
                         "what-is-left", 7,
                         "to-seven", 1,
                         "two-and-a-step", 2,
@@ -160,6 +162,19 @@ class PadsJourneyTest {
         assertThat(results.get("past-a-batter").get("detail").get("halfScores").intValue())
                 .isEqualTo(1);
         run.finish();
+
+        // Where the throws landed is on the pupil's page, once its ladder comes into sight.
+        browser.open("/pupils/" + amaru);
+        browser.see("[data-testid=attempts]");
+        browser.script("[...document.querySelectorAll('h2')].find(h => h.textContent.includes('%s')).scrollIntoView()"
+                .formatted(lessons.get("/api/ladders")
+                        .valueStream()
+                        .filter(l -> l.get("id").stringValue().equals("bowl-at-rings"))
+                        .findFirst()
+                        .orElseThrow()
+                        .get("name")
+                        .stringValue()));
+        browser.seeText("2 throws: scatter");
     }
 
     private void tap(String label) {

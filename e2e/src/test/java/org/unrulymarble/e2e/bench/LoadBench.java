@@ -13,16 +13,20 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Queue;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.unrulymarble.e2e.MarbleServer;
 
 /** Forty runs at once, twelve taps a second each, for a minute; then the same while the server is killed twenty times. Bounded. */
@@ -32,6 +36,7 @@ final class LoadBench {
     private static final int TAPS_A_SEC = 12;
     private static final int SEC = 60;
     private static final int KILLS = 20;
+    private static final int FACED = 100;
     private static final Pattern ID = Pattern.compile("\"id\":\"([^\"]+)\"");
 
     private final MarbleServer server;
@@ -51,6 +56,7 @@ final class LoadBench {
         send("GET", "/api/session", null);
         send("POST", "/api/session", "{\"username\":\"okafor\",\"password\":\"okafor-demo\"}");
         begin();
+        faces("alone");
         // A lesson's worth of taps before it is measured: the server has just been started.
         taps(0);
         say("%d runs at once, the first %d s after the start: %s ms", RUNS, SEC, spread(latencies()));
@@ -59,6 +65,7 @@ final class LoadBench {
         say(
                 "%d runs, %d taps/s each for %d s, acknowledged: %s ms (wanted: p95 below 50)",
                 RUNS, TAPS_A_SEC, SEC, spread(latencies()));
+        faces("just after it");
         if (!kills) return;
         devices.forEach(d -> d.ackedAfterMs.clear());
         taps(KILLS);
@@ -103,6 +110,43 @@ final class LoadBench {
         Matcher index = Pattern.compile("\"index\":(\\d+)").matcher(segment.group());
         if (!index.find()) throw new IllegalStateException(segment.group());
         return Integer.parseInt(index.group(1));
+    }
+
+    /** From a tap that one face sends to its coming to another face of the same run. */
+    private void faces(String when) throws IOException, InterruptedException {
+        String runId = devices.get(0).runId;
+        Map<String, Long> heardAt = new ConcurrentHashMap<>();
+        CompletableFuture<HttpResponse<Stream<String>>> other = client.sendAsync(
+                HttpRequest.newBuilder(URI.create(server.address() + "/api/runs/" + runId + "/stream"))
+                        .build(),
+                HttpResponse.BodyHandlers.ofLines());
+        Thread listens = new Thread(
+                () -> other.join().body().forEach(line -> {
+                    long now = System.nanoTime();
+                    Matcher ids = ID.matcher(line);
+                    while (ids.find()) heardAt.putIfAbsent(ids.group(1), now);
+                }),
+                "face");
+        listens.setDaemon(true);
+        listens.start();
+        List<Double> ms = new ArrayList<>();
+        for (int i = 0; i < FACED; i++) {
+            String id = UUID.randomUUID().toString();
+            long from = System.nanoTime();
+            send(
+                    "POST",
+                    "/api/runs/events",
+                    "{\"runId\":\"" + runId + "\",\"events\":[" + hit(id, devices.get(0)) + "]}");
+            while (!heardAt.containsKey(id)) LockSupport.parkNanos(200_000);
+            ms.add((heardAt.get(id) - from) / 1e6);
+        }
+        Collections.sort(ms);
+        say("from one face's tap to the other face, %s: %s ms (wanted: within 250)", when, spread(ms));
+    }
+
+    private static String hit(String id, Device d) {
+        return """
+                {"id":"%s","kind":"HIT","atMs":1,"segment":%d,"take":1,"pupilId":"%s","device":"bench"}""".formatted(id, d.segment, d.pupilId);
     }
 
     private void taps(int kills) throws InterruptedException {
@@ -157,8 +201,7 @@ final class LoadBench {
             for (Tap t : waiting) {
                 if (batch.size() == 200) break;
                 batch.add(t);
-                events.append(events.isEmpty() ? "" : ",").append("""
-                        {"id":"%s","kind":"HIT","atMs":1,"segment":%d,"take":1,"pupilId":"%s","device":"bench"}""".formatted(t.id, segment, pupilId));
+                events.append(events.isEmpty() ? "" : ",").append(hit(t.id, this));
             }
             try {
                 HttpResponse<String> answer =

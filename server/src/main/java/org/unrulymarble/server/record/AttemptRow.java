@@ -7,6 +7,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -74,6 +75,7 @@ class AttemptRow implements Persistable<UUID> {
     private RoundDetail detail;
 
     private String jointWith;
+    private Instant notedAt;
 
     protected AttemptRow() {}
 
@@ -104,6 +106,7 @@ class AttemptRow implements Persistable<UUID> {
         this.trial = a.trial();
         this.detail = a.detail();
         this.jointWith = String.join(",", a.jointWith());
+        this.notedAt = Instant.now();
     }
 
     /** Null for what belongs to no run kept here. */

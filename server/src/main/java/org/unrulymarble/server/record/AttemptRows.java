@@ -15,7 +15,7 @@ import org.springframework.data.jpa.repository.QueryHints;
 interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     /** From the {@code from}-th newest on. */
     @Query(
-            "select a from AttemptRow a where a.pupilId = :pupilId order by a.onDay desc, a.setNumber desc, a.id limit :most offset :from")
+            "select a from AttemptRow a where a.pupilId = :pupilId order by a.onDay desc, a.notedAt desc, a.setNumber desc, a.id limit :most offset :from")
     List<AttemptRow> page(UUID pupilId, int from, int most);
 
     List<AttemptRow> findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAsc(UUID pupilId, String ladderId);

@@ -3,6 +3,7 @@ package org.unrulymarble.server.record;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,6 +22,7 @@ import org.unrulymarble.server.store.ClassAccess;
 class RecordController {
 
     private static final int MOST_AT_ONCE = 500;
+    private static final int MOST_AGAIN = 3;
 
     private final RecordViews views;
     private final LadderRecords kept;
@@ -99,6 +101,13 @@ class RecordController {
     /** In a transaction of its own, and only for those who may see the class. */
     private void upToDate(UUID classId) {
         access.see(classId);
-        kept.bringUpToDate(classId);
+        for (int again = 0; ; again++)
+            try {
+                kept.bringUpToDate(classId);
+                return;
+            } catch (ConcurrencyFailureException e) {
+                // A lesson was being recorded at the same moment; its results are to be in the answer.
+                if (again == MOST_AGAIN) throw e;
+            }
     }
 }
