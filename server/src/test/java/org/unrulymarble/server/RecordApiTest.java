@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What is changed by hand in the record: nothing is silently overwritten, and nobody else's class is within reach. */
 @ApiTest
@@ -15,6 +17,8 @@ class RecordApiTest {
 
     private static final String LADDER = "clap-and-collect";
     private static final String RUNG = "one-hand-in";
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Autowired
     private Api api;
@@ -122,6 +126,60 @@ class RecordApiTest {
         assertThat(api.put(path, api.get(path).text().replace("IN_A_ROW", "RECKONED"))
                         .status())
                 .isEqualTo(200);
+    }
+
+    /** The matrix is kept, not worked out at each look: after every kind of change it must say what a look at all attempts says. */
+    @Test
+    void what_is_kept_of_a_class_is_what_would_be_worked_out_anew() {
+        String typed = """
+                {"on":"%s","ladderId":"%s","rungId":"%s","side":"LEFT","score":30,"hits":30,"misses":1,"workSec":40,
+                "where":"HOME","seen":false}""".formatted(LocalDate.now(), LADDER, RUNG);
+        String mine = "/api/pupils/" + pupil;
+        List<Runnable> changes = List.of(
+                () -> api.post(mine + "/attempts", typed),
+                () -> api.post("/api/attempts/" + newest() + "/confirm", "{}"),
+                () -> api.post(
+                        "/api/attempts/" + newest() + "/corrections",
+                        "{\"seenScore\":30,\"score\":2,\"hits\":2,\"misses\":20,\"struck\":false,\"reason\":\"misheard\"}"),
+                () -> api.post(mine + "/standings", word("both-hands", "from the start")),
+                () -> api.post(mine + "/standings", word(RUNG, "no, here")),
+                () -> api.post("/api/classes/" + classId + "/results", """
+                        {"text":"pupil,day,ladder,rung,score\\n%s,%s,four-corners,%s,5\\n","dryRun":false}""".formatted(
+                                record().get("name").stringValue(), LocalDate.now(), firstRung("four-corners"))));
+        api.post(mine + "/standings", word(RUNG, "here"));
+        JsonNode before = looked();
+        for (int i = 0; i < changes.size(); i++) {
+            changes.get(i).run();
+            JsonNode kept = looked();
+            assertThat(kept).as("change " + i + " is seen").isNotEqualTo(before);
+            workOutAnew();
+            assertThat(looked()).as("after change " + i).isEqualTo(kept);
+            before = kept;
+        }
+    }
+
+    private JsonNode looked() {
+        return JSON.readTree("[%s,%s]"
+                .formatted(
+                        api.get("/api/classes/" + classId + "/record").text(),
+                        record().get("ladders").toString()));
+    }
+
+    /** The class decides as before, said once more: nothing that was kept is trusted any longer. */
+    private void workOutAnew() {
+        String path = "/api/classes/" + classId + "/readiness";
+        assertThat(api.put(path, api.get(path).text()).status()).isEqualTo(200);
+    }
+
+    private String newest() {
+        return record().get("attempts").get(0).get("attempt").get("id").stringValue();
+    }
+
+    private String firstRung(String ladderId) {
+        for (JsonNode l : api.get("/api/ladders").body())
+            if (l.get("id").stringValue().equals(ladderId))
+                return l.get("rungs").get(0).get("id").stringValue();
+        throw new AssertionError(ladderId);
     }
 
     private static String word(String rungId, String reason) {

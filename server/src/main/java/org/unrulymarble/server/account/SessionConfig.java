@@ -1,9 +1,16 @@
 package org.unrulymarble.server.account;
 
+import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
 
 @Configuration
 class SessionConfig {
@@ -19,5 +26,20 @@ class SessionConfig {
                 set session_id = ?, last_access_time = ?, max_inactive_interval = ?, expiry_time = ?, principal_name = ?
                 where primary_id = ? and last_access_time < extract(epoch from current_timestamp) * 1000 - 60000
                 """);
+    }
+
+    /** Each request reads its session: a transaction of the plain kind does, without a session of Hibernate's around it. */
+    @Bean
+    TransactionOperations springSessionTransactionOperations(DataSource store) {
+        TransactionTemplate plain = new TransactionTemplate(new JdbcTransactionManager(store));
+        plain.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        return plain;
+    }
+
+    /** Everything else has the usual one, which would not be made beside another. */
+    @Bean
+    @Primary
+    TransactionTemplate transactionTemplate(PlatformTransactionManager transactions) {
+        return new TransactionTemplate(transactions);
     }
 }
