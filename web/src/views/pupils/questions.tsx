@@ -76,9 +76,11 @@ export function Answers({
               <span className="mr-auto font-text text-base font-normal text-soft">
                 {count(new Set(mine.map((f) => f.pupilId)).size, "pupil", "pupils")}
               </span>
+            </h2>
+            <div className="flex flex-wrap gap-2 border-b border-rule py-1.5 print:hidden">
               {mayChange && <PutAll found={mine} ladder={l} />}
               <GroupBlock record={record} ladder={l} pupilIds={[...new Set(mine.map((f) => f.pupilId))]} />
-            </h2>
+            </div>
             <ul>
               {mine.map((f) => (
                 <Answer key={`${f.pupilId}/${f.rungId}/${f.side}`} found={f} record={record} ladder={l} />

@@ -19,8 +19,15 @@ public class Words {
         return messages.getMessage(key, figures, Locale.ENGLISH);
     }
 
+    /** Thousands are parted only where there are ten of them: 1990 is a year. */
+    private static Object told(Object figure) {
+        return figure instanceof Integer i && i >= 1000 && i < 10_000 ? i.toString() : figure;
+    }
+
     /** What a field must be, in words. */
     public String must(Fault fault) {
-        return of("fault." + fault.rule(), fault.figures().toArray());
+        return of(
+                "fault." + fault.rule(),
+                fault.figures().stream().map(Words::told).toArray());
     }
 }
