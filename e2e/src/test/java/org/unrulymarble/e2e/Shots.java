@@ -59,6 +59,7 @@ public final class Shots {
         picture("pupils-one-ladder");
         browser.press("Eitan R.");
         browser.see("[data-testid=attempts]");
+        browser.see("main figure svg");
         picture("pupil");
 
         ladders();
