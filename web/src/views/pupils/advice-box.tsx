@@ -19,6 +19,7 @@ export function AdviceBox({
   const number = ladder.rungs.findIndex((r) => r.id === advice.rungId);
   const said = record.standings.filter((s) => s.ladderId === ladder.id);
   const tried = advice.sides.some((s) => s.ofRounds > 0 || s.hits + s.misses > 0);
+  const held = advice.verdict === "UP" && advice.nextRungId === null;
   const faults = record.remarks.filter((r) => r.ladderId === ladder.id && r.kind === "FAULT").slice(-3);
   return (
     <section className="mt-2 border-l-4 border-ink bg-tint px-3 py-2" aria-label={`Next step on ${ladder.name}`}>
@@ -27,7 +28,8 @@ export function AdviceBox({
           <span className="clock mr-1" aria-hidden>
             {verdict[advice.verdict].sign}
           </span>
-          Rung {number + 1}, {ladder.rungs[number]?.name}: {tried ? verdict[advice.verdict].short : "not tried yet"}.
+          Rung {number + 1}, {ladder.rungs[number]?.name}:{" "}
+          {tried ? (held ? "held, and the last one" : verdict[advice.verdict].short) : "not tried yet"}.
         </strong>{" "}
         {advice.sides.map((s) => (
           <span key={s.side}>

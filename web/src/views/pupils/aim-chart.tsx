@@ -48,13 +48,13 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
       </svg>
       <p className="clock flex max-w-[34rem] justify-between pl-9 text-sm text-soft">
         <span>{day(first.on)}</span>
-        <span>{day(last.on)}</span>
+        {last.on !== first.on && <span>{day(last.on)}</span>}
       </p>
       <figcaption className="text-sm text-soft">
         Each cross is the middle of the target on one day, its circle how far the throws scattered, the line how far the
         aim was off. Last, {day(last.on)}, {last.throwsSeen} throws: scatter {Math.round(last.aim.spreadCm)} cm;{" "}
         {off
-          ? `aim off ${Math.round(last.aim.biasCm)} cm to ${direction[last.aim.direction]}`
+          ? `aim off ${Math.round(last.aim.biasCm)} cm: ${direction[last.aim.direction]}`
           : "no sign that the aim is off"}
         .
       </figcaption>

@@ -61,10 +61,12 @@ class RunApiTest {
     @Test
     void finishing_records_attempts_taking_it_back_removes_them_and_a_late_tap_still_counts() {
         int before = attempts().size();
+        int rounds = roundsOfClass();
         send(hits(3));
         String finish = event("FINISH", "\"target\":null");
         send(finish);
         assertThat(attempts()).hasSize(before + 1);
+        assertThat(roundsOfClass()).isEqualTo(rounds + 1);
         assertThat(attempts())
                 .anySatisfy(a -> assertThat(a.toString())
                         .contains("\"rungId\":\"eyes-up\"", "\"side\":\"RIGHT\"", "\"hits\":3"));
@@ -85,6 +87,7 @@ class RunApiTest {
                 .stringValue();
         send(event("TAKE_BACK", "\"target\":\"%s\"".formatted(id)));
         assertThat(attempts()).hasSize(before);
+        assertThat(roundsOfClass()).isEqualTo(rounds);
         finish();
     }
 
@@ -213,6 +216,14 @@ class RunApiTest {
 
     private void finish() {
         assertThat(send(event("FINISH", "\"target\":null")).status()).isEqualTo(200);
+    }
+
+    /** As it is kept: looked at before and after each change. */
+    private int roundsOfClass() {
+        return api.get("/api/classes/" + run.get("classId").stringValue() + "/record")
+                .body()
+                .get("rounds")
+                .intValue();
     }
 
     private JsonNode attempts() {

@@ -150,10 +150,6 @@ class AttemptRow implements Persistable<UUID> {
         return ladderId;
     }
 
-    LocalDate on() {
-        return onDay;
-    }
-
     UUID pupilId() {
         return pupilId;
     }
