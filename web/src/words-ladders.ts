@@ -1,4 +1,4 @@
-import type { Ladder, Rung, RungFit } from "./api/types";
+import type { Ladder, MeasureType, Rung, RungFit } from "./api/types";
 import { mendOf } from "./words-findings";
 
 /** The words of the catalogue. */
@@ -26,7 +26,7 @@ export const lever: Record<Rung["lever"], string> = {
   EQUIPMENT: "equipment",
 };
 
-export const measure: Record<Rung["measure"], string> = {
+export const measure: Record<MeasureType, string> = {
   COUNT_IN_TIME: "count in the time",
   LONGEST_RUN: "longest run",
   HELD_FOR_TIME: "seconds held",
@@ -39,6 +39,7 @@ export const measure: Record<Rung["measure"], string> = {
   KEEP_ALL: "goes until all are kept",
   COURSE_TIME: "seconds for the course",
   MATCH: "match",
+  NO_BALLS: "fair balls, no-balls kept",
 };
 
 export const aspect: Record<Ladder["aspects"][number], string> = {

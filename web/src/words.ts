@@ -64,7 +64,7 @@ export const countedBy: Record<RoundResult["source"], string> = {
 /** The pupil's own word on a round. */
 export const ownWord: Record<"TOO_EASY" | "RIGHT" | "TOO_HARD", { short: string; full: string }> = {
   TOO_EASY: { short: "easy", full: "too easy" },
-  RIGHT: { short: "right", full: "right" },
+  RIGHT: { short: "fits", full: "just right" },
   TOO_HARD: { short: "hard", full: "too hard" },
 };
 
@@ -176,21 +176,29 @@ export const timeAbout: Record<"FREE" | "TALK" | "WATER", string> = {
 
 export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
   const d = block.dose;
-  if (block.kind === "TALK" || block.kind === "WATER") return block.note ?? `${d.workSec} s`;
+  if (block.kind === "TALK" || block.kind === "WATER")
+    return block.note ?? (d.type === "CLOCK" ? `${d.workSec} s` : "");
   const sets = count(block.sets, "set", "sets");
   const last = block.optionalLast ? ", the last one for who wants it" : "";
   const each = plan && plan.sides === 2 ? " each side" : plan?.mixedSides ? " both sides in turn" : "";
   const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
   const own =
     block.rungBy === "OWN" ? " · each on their own rung" : block.rungBy === "CHOOSE" ? " · rung as they choose" : "";
-  const what = {
-    CLOCK: `${d.workSec} s`,
-    COUNT: `${d.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`,
-    GATE: `until ${rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : "the gate"}, ${d.limitSec} s at most`,
-    STAIRCASE: `${count(d.makesToStep ?? 1, "hit", "hits")} a step, ${d.limitSec} s`,
-    SELF_PACED: `until content, ${d.limitSec} s at most`,
-  }[d.type];
-  return `${doseSchool[d.type]} · ${sets} of ${what}${each}${turn}${last}${own}`;
+  const what = () => {
+    switch (d.type) {
+      case "CLOCK":
+        return `${d.workSec} s`;
+      case "COUNT":
+        return `${d.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
+      case "GATE":
+        return `until ${rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : "the gate"}, ${d.limitSec} s at most`;
+      case "STAIRCASE":
+        return `${count(d.makesToStep, "hit", "hits")} a step, ${d.limitSec} s`;
+      case "SELF_PACED":
+        return `until content, ${d.limitSec} s at most`;
+    }
+  };
+  return `${doseSchool[d.type]} · ${sets} of ${what()}${each}${turn}${last}${own}`;
 }
 
 /** What a dose is expected to ask of this class. */
@@ -218,34 +226,41 @@ export function pacing(block: Block, plan: BlockPlan, pupils: number): string {
 
 export function gate(rung: Pick<Rung, "gate" | "unit" | "measure">): string {
   const g = rung.gate;
-  if (g.of) return `${g.reach} of ${g.of} ${rung.unit}`;
-  if (g.inSec) return `${g.reach} ${rung.unit} in ${g.inSec} s`;
-  if (rung.measure === "LONGEST_RUN") return `${g.reach} ${rung.unit} in a row`;
+  if (g.type === "SO_MANY_OF") return `${g.reach} of ${g.of} ${rung.unit}`;
+  if (g.type === "SO_MANY_IN") return `${g.reach} ${rung.unit} in ${g.inSec} s`;
+  if (g.type === "IN_A_ROW" || rung.measure.type === "LONGEST_RUN") return `${g.reach} ${rung.unit} in a row`;
   return `${g.reach} ${rung.unit}`;
 }
 
 export function score(
-  a: Pick<Attempt, "score" | "tries" | "workSec"> & { timeMs?: number | null | undefined },
+  a: Pick<Attempt, "score" | "tries"> & { workSec: number | null; timeMs?: number | null; brokenOff?: boolean },
   rung: Rung | undefined,
 ): string {
+  const broken = a.brokenOff ? ", broken off" : "";
   if (a.timeMs) return seconds(a.timeMs);
-  if (rung?.measure === "HITS_OF_N" && a.tries) return `${a.score} of ${a.tries}`;
-  const inTime = rung?.measure === "COUNT_IN_TIME" && a.workSec ? ` in ${a.workSec} s` : "";
-  return `${a.score}${inTime}`;
+  const type = rung?.measure.type;
+  if ((type === "HITS_OF_N" || type === "NO_BALLS") && a.tries) return `${a.score} of ${a.tries}${broken}`;
+  const told = type === "COUNT_IN_TIME" || a.brokenOff;
+  const inTime = told && a.workSec !== null ? ` in ${a.workSec} s` : "";
+  return `${a.score}${inTime}${broken}`;
 }
 
 /** A round against the pupil's own before: "new best, was 12 · gate". A result of several together has no such before. */
 export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string {
   if (!a || joint) return "";
   const length = (sec: number | null) => (a.byRate && sec !== null ? ` in ${sec} s` : "");
-  const before =
-    a.best === null
-      ? "first"
+  const before = !a.compares
+    ? "tries not known: set against nothing"
+    : a.best === null
+      ? a.brokenOff
+        ? ""
+        : "first"
       : a.newBest
         ? `new best, was ${a.best}${length(a.bestWorkSec)}`
         : `best ${a.best}${length(a.bestWorkSec)}`;
   const last = a.last !== null && a.last !== a.best ? `last ${a.last}${length(a.lastWorkSec)}` : "";
-  return [before, last, a.metGate && "gate"].filter(Boolean).join(" · ");
+  const broken = a.brokenOff ? `broken off after ${a.workSec} s` : "";
+  return [broken, before, last, a.metGate && "gate"].filter(Boolean).join(" · ");
 }
 
 /** "best 20 in 40 s, last 17 in 40 s" */

@@ -41,9 +41,9 @@ const plainRung: Omit<
   "id" | "name" | "lever" | "change" | "task" | "counts" | "countsNot" | "easier" | "harder"
 > = {
   sides: "BOTH",
-  measure: "COUNT_IN_TIME",
+  measure: { type: "COUNT_IN_TIME" },
   unit: "catches",
-  gate: { reach: 10, of: null, inSec: 30 },
+  gate: { type: "SO_MANY_IN", reach: 10, inSec: 30 },
   pace: { hitSec: 2, missSec: 4, stepSec: 1, share: 0.75 },
   doses: {
     clock: { workSec: 30, sets: 2, restSec: 20 },
@@ -56,16 +56,7 @@ const plainRung: Omit<
   claps: null,
   heightM: null,
   standM: null,
-  scoring: {
-    rings: null,
-    n: null,
-    spots: null,
-    balls: null,
-    draw: null,
-    noBalls: null,
-    calls: null,
-    callEverySec: null,
-  },
+  calls: null,
   delivery: null,
   steps: [],
 };

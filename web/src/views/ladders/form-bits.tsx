@@ -1,5 +1,5 @@
 import { X } from "lucide-react";
-import { useId } from "react";
+import { useId, useState } from "react";
 import type { KitKind } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
@@ -182,6 +182,43 @@ export function KindList({
           onChange={(id) => id !== "-" && onChange([...value, id])}
         />
       </span>
+    </div>
+  );
+}
+
+/** Several short things in one line. */
+export function Listed({
+  label,
+  value,
+  must,
+  onChange,
+}: {
+  label: string;
+  value: string[];
+  must: string | undefined;
+  onChange: (parts: string[]) => void;
+}) {
+  const [text, setText] = useState(value.join(", "));
+  return (
+    <div className="min-w-64 flex-1">
+      <Labelled label={label} must={must}>
+        {(ids) => (
+          <input
+            {...ids}
+            className="field w-full"
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              onChange(
+                e.target.value
+                  .split(",")
+                  .map((p) => p.trim())
+                  .filter((p) => p !== ""),
+              );
+            }}
+          />
+        )}
+      </Labelled>
     </div>
   );
 }

@@ -41,7 +41,7 @@ export function OfOneRung({
         <Said term="Does not count">{rung.countsNot}</Said>
         <Said term="Sides">{rungSides[rung.sides]}</Said>
         <Said term="Measured by">
-          {measure[rung.measure]}, in {rung.unit}
+          {measure[rung.measure.type]}, in {rung.unit}
         </Said>
         <Said term="Gate to the next rung">{gate(rung)}</Said>
         {rung.modifiers.length > 0 && (

@@ -2,6 +2,7 @@ import type { Rung } from "../../api/types";
 import { modifier as modifierWord } from "../../words";
 import { lever, measure, onMiss, rungSides } from "../../words-ladders";
 import { Chips, type Must, Num, Pick, Words } from "./form-bits";
+import { GateForm, measuredBy } from "./gate-form";
 import { ScoringForm } from "./scoring-form";
 
 /** One rung: what changes, what to do, what counts, what it is planned with. */
@@ -62,7 +63,12 @@ export function RungForm({
       </div>
       <div className="flex flex-wrap items-end gap-4">
         <Pick label="Sides" value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
-        <Pick label="Measured by" value={rung.measure} words={measure} onChange={(m) => set({ measure: m })} />
+        <Pick
+          label="Measured by"
+          value={rung.measure.type}
+          words={measure}
+          onChange={(type) => set(measuredBy(type, rung))}
+        />
         <Words
           label="One counted thing, in the plural"
           value={rung.unit}
@@ -71,33 +77,8 @@ export function RungForm({
           className="w-60"
         />
       </div>
-      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>Gate</strong>
-        <Num
-          label="reach"
-          value={rung.gate.reach}
-          must={must("gate.reach")}
-          onChange={(reach) => set({ gate: { ...rung.gate, reach } })}
-        />
-        {rung.measure === "HITS_OF_N" ? (
-          <Num
-            label="of"
-            value={rung.gate.of}
-            must={must("gate.of")}
-            onChange={(of) => set({ gate: { ...rung.gate, of, inSec: null } })}
-          />
-        ) : (
-          <Num
-            label="in"
-            unit="s"
-            value={rung.gate.inSec}
-            must={must("gate.inSec")}
-            onChange={(inSec) => set({ gate: { ...rung.gate, inSec, of: null } })}
-          />
-        )}
-        <span className="text-soft">leave the seconds empty where there is no clock</span>
-      </p>
-      <ScoringForm rung={rung} must={must} onChange={(scoring) => set({ scoring })} />
+      <GateForm rung={rung} must={must} onChange={(gate) => set({ gate })} />
+      <ScoringForm rung={rung} must={must} onChange={set} />
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <strong>Pace</strong>
         <Num

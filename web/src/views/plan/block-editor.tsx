@@ -220,9 +220,9 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
       unit={unit}
       tail={tail}
       step={step}
-      value={dose[field]}
+      value={(dose as Partial<Record<typeof field, number>>)[field] ?? null}
       must={must(`dose.${field}`)}
-      onChange={(v) => onChange({ ...block, dose: { ...dose, [field]: v } }, field)}
+      onChange={(v) => onChange({ ...block, dose: { ...dose, [field]: v } as Block["dose"] }, field)}
     />
   );
   switch (dose.type) {
@@ -248,7 +248,7 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
           {number("stepM", "Step", "m back; a miss", 0.1)}
           <Choice
             label="What a miss does"
-            value={dose.onMiss ?? "STEP_IN"}
+            value={dose.onMiss}
             options={[
               { value: "STAY", text: "stays" },
               { value: "STEP_IN", text: "steps in" },

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { kit as kitQuery } from "../../api/queries";
-import type { Block } from "../../api/types";
+import type { Block, Gate } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { metres, modifier } from "../../words";
@@ -199,7 +199,7 @@ function OwnGate({ block, rung, must, onChange }: EditorProps) {
     <Row label="Gate">
       <NumberField
         label="Gate"
-        unit={gate.of ? `of ${gate.of} ${rung.unit}` : gate.inSec ? `${rung.unit} in ${gate.inSec} s` : rung.unit}
+        unit={gateUnit(gate, rung.unit)}
         value={gate.reach}
         must={must("gate.reach")}
         onChange={(reach) => onChange({ ...block, gate: { ...gate, reach: reach as number } }, "gate")}
@@ -211,6 +211,20 @@ function OwnGate({ block, rung, must, onChange }: EditorProps) {
       )}
     </Row>
   );
+}
+
+/** What stands after the number of a gate. */
+function gateUnit(gate: Gate, unit: string): string {
+  switch (gate.type) {
+    case "SO_MANY_OF":
+      return `of ${gate.of} ${unit}`;
+    case "SO_MANY_IN":
+      return `${unit} in ${gate.inSec} s`;
+    case "IN_A_ROW":
+      return `${unit} in a row`;
+    case "REACH":
+      return unit;
+  }
 }
 
 function Mark({ block, ladder, must, onChange }: EditorProps) {

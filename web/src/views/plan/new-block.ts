@@ -33,7 +33,7 @@ const plain = {
 
 /** A block with the rung's own planning dose: by count where tries are what is counted, else by clock. */
 export function newBlock(ladder: Ladder, rung: Rung): Block {
-  const byCount = rung.measure === "HITS_OF_N";
+  const byCount = rung.measure.type === "HITS_OF_N" || rung.measure.type === "NO_BALLS";
   const planned = byCount ? rung.doses.count : rung.doses.clock;
   return {
     ...plain,
@@ -58,7 +58,7 @@ export function timeFor(kind: "FREE" | "TALK" | "WATER", seconds: number): Block
     kind,
     ladderId: null,
     rungId: null,
-    dose: { ...noDose, type: "CLOCK", workSec: seconds },
+    dose: { type: "CLOCK", workSec: seconds },
     sets: 1,
     setupSec: 0,
     explainSec: kind === "FREE" ? 15 : 0,
@@ -68,30 +68,24 @@ export function timeFor(kind: "FREE" | "TALK" | "WATER", seconds: number): Block
   };
 }
 
-const noDose = {
-  workSec: null,
-  reps: null,
-  secPerRep: null,
-  limitSec: null,
-  makesToStep: null,
-  onMiss: null,
-  stepM: null,
-};
-
 /** A rung's planning dose of one school. */
 export function doseOf(type: Block["dose"]["type"], rung: Rung): Block["dose"] {
   const { clock, count, gate, staircase } = rung.doses;
   switch (type) {
     case "CLOCK":
-      return { ...noDose, type, workSec: clock.workSec };
+      return { type, workSec: clock.workSec };
     case "COUNT":
-      return { ...noDose, type, reps: rung.gate.of ?? count.reps, secPerRep: secPerTry(rung) };
+      return {
+        type,
+        reps: rung.gate.type === "SO_MANY_OF" ? rung.gate.of : count.reps,
+        secPerRep: secPerTry(rung),
+      };
     case "GATE":
-      return { ...noDose, type, limitSec: gate.limitSec };
+      return { type, limitSec: gate.limitSec };
     case "SELF_PACED":
-      return { ...noDose, type, limitSec: gate.limitSec };
+      return { type, limitSec: gate.limitSec };
     case "STAIRCASE":
-      return { ...noDose, type, ...staircase };
+      return { type, ...staircase };
   }
 }
 

@@ -23,9 +23,9 @@ export function TimeEditor({
           label="Time"
           unit="s"
           step={5}
-          value={block.dose.workSec}
+          value={block.dose.type === "CLOCK" ? block.dose.workSec : null}
           must={must("dose.workSec")}
-          onChange={(workSec) => onChange({ ...block, dose: { ...block.dose, workSec } }, "workSec")}
+          onChange={(workSec) => onChange({ ...block, dose: { type: "CLOCK", workSec: workSec as number } }, "workSec")}
         />
         <input
           className="field min-w-56 flex-1"

@@ -52,6 +52,12 @@ export function AdviceBox({
           {said.length > 1 && `; ${count(said.length - 1, "earlier word", "earlier words")}`}
         </p>
       )}
+      {advice.lastChose && (
+        <p className="mt-1 text-[0.95rem]">
+          Chose rung {ladder.rungs.findIndex((r) => r.id === advice.lastChose?.rungId) + 1} on{" "}
+          {day(advice.lastChose.on)}; choosing moves nobody.
+        </p>
+      )}
       <details className="mt-1">
         <summary className="cursor-pointer text-[0.95rem] underline">What it rests on</summary>
         <table className="mt-1 w-full text-[0.95rem]">

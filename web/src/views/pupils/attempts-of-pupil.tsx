@@ -46,7 +46,14 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                   <td className="pr-4">{side[a.side]}</td>
                   <td className="clock pr-4">{a.set}</td>
                   <td className="clock pr-4 whitespace-nowrap">
-                    {score({ ...a, timeMs: a.detail?.timeMs }, rung)}
+                    {score(
+                      {
+                        ...a,
+                        workSec: a.time?.workedSec ?? null,
+                        timeMs: a.detail?.type === "TIMED" ? a.detail.timeMs : null,
+                      },
+                      rung,
+                    )}
                     {a.trial && <span className="font-text text-soft"> trial</span>}
                     {metGate && (
                       <strong className="text-catch" title="met the gate">

@@ -70,8 +70,15 @@ function gained(s: Challenge["sides"][number]): string {
 /** What sets a result apart from the latest ones. */
 function otherKind(s: Challenge["sides"][number]): string {
   return (
-    [s.joint && "together", s.ball, s.distanceM !== null && `${s.distanceM} m`, s.target].filter(Boolean).join(", ") ||
-    "done another way"
+    [
+      s.joint && "together",
+      s.ball,
+      s.distanceM !== null && `${s.distanceM} m`,
+      s.target,
+      s.askedSec !== null && `rounds of ${s.askedSec} s`,
+    ]
+      .filter(Boolean)
+      .join(", ") || "done another way"
   );
 }
 

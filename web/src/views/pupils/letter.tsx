@@ -91,7 +91,7 @@ const hand = (s: Challenge["sides"][number]["side"]) =>
   s === "RIGHT" || s === "LEFT" ? ` with the ${side[s]} hand` : "";
 function told(m: Challenge["sides"][number]["best"], rung: Rung | undefined): string {
   if (m.timeMs) return seconds(m.timeMs);
-  const inTime = rung?.measure === "COUNT_IN_TIME" && m.workSec ? ` in ${m.workSec} s` : "";
+  const inTime = rung?.measure.type === "COUNT_IN_TIME" && m.workSec ? ` in ${m.workSec} s` : "";
   return `${m.score} ${rung?.unit ?? ""}${inTime}`;
 }
 

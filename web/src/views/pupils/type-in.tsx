@@ -34,7 +34,9 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
   const [seen, setSeen] = useState(false);
   const { send, problem } = useSend();
   const chosenSide = (sides as readonly string[]).includes(side) ? side : sides[0];
-  const outOf = rung?.measure === "HITS_OF_N";
+  const type = rung?.measure.type;
+  const outOf = type === "HITS_OF_N" || type === "NO_BALLS";
+  const timed = type === "TIME_FOR_N" || type === "COURSE_TIME";
   const keep = async () => {
     const hits = outOf ? number(figures.score) : number(figures.hits);
     const kept = await send("POST", `/pupils/${record.pupilId}/attempts`, {
@@ -99,13 +101,13 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
               />
             )}
           </div>
-          <p className="text-soft">{rung && `Counted: ${measure[rung.measure]}, ${rung.unit}. ${rung.counts}`}</p>
+          <p className="text-soft">{rung && `Counted: ${measure[rung.measure.type]}, ${rung.unit}. ${rung.counts}`}</p>
           <div className="flex flex-wrap gap-3">
             <Box label="Day" field="on" kind="date" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
-            {!outOf && rung?.measure === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
+            {type === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
             {box("Misses, if counted", "misses")}
-            {rung?.measure === "COUNT_IN_TIME" && box("Seconds of the round", "workSec")}
+            {!outOf && !timed && box("Seconds of the round", "workSec")}
             {box("Ball, if another", "ball", "words")}
             {box("Distance in m, if another", "distanceM")}
             {box("Target, if another", "target", "words")}

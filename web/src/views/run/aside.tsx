@@ -30,7 +30,7 @@ export function Aside({
                   type="button"
                   aria-pressed={!gone}
                   className={`btn btn-small ${gone ? "line-through" : "btn-main"}`}
-                  onClick={() => record(gone ? "HERE" : "AWAY", { pupilId: p.pupilId })}
+                  onClick={() => record({ type: gone ? "HERE" : "AWAY", pupilId: p.pupilId })}
                 >
                   {p.name}
                 </button>

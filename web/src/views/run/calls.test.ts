@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
-import type { Segment } from "../../api/types";
-import { beatsOf, callNow, callsOf } from "./calls";
+import type { RunScript, Segment } from "../../api/types";
+import { beatsOf, callNow, callsOf, changeOf } from "./calls";
 
 const segment = (kind: Segment["kind"]): Segment => ({
   index: 3,
@@ -38,4 +38,22 @@ it("the beat keeps the rung's pace within the round, and only where one is wante
   expect(beatsOf(segment("WORK"), 10_000, 2.5).map((b) => b.atMs)).toEqual([2500, 5000, 7500]);
   expect(beatsOf(segment("WORK"), 10_000, null)).toEqual([]);
   expect(beatsOf(segment("REST"), 10_000, 2.5)).toEqual([]);
+});
+
+it("a second side has its own three, two, one, and a change of roles is called as one", () => {
+  const swap = callsOf(segment("SIDE_SWAP"), 5_000);
+  expect(swap.map((c) => `${c.atMs / 1000} ${c.text}`)).toEqual(["0 Change sides", "2 3", "3 2", "4 1"]);
+  expect(callsOf(segment("SIDE_SWAP"), 2_000).map((c) => c.text)).toEqual(["Change sides", "1"]);
+
+  const at = (index: number, kind: Segment["kind"], turn: number): Segment => ({ ...segment(kind), index, turn });
+  const swapping = (second: { wave: number; part: number }) =>
+    changeOf(
+      {
+        segments: [at(0, "WORK", 0), at(1, "TURN_SWAP", -1), at(2, "WORK", 1)],
+        blocks: [{ turns: [{ wave: 0, part: 0 }, second] }],
+      } as unknown as RunScript,
+      at(1, "TURN_SWAP", -1),
+    );
+  expect(swapping({ wave: 0, part: 1 })).toBe("ROLES");
+  expect(swapping({ wave: 1, part: 0 })).toBe("PLACES");
 });

@@ -1,4 +1,4 @@
-import type { Segment } from "../../api/types";
+import type { RunScript, Segment } from "../../api/types";
 
 /** A call in a segment: when, what the screen says, and its tone; what is spoken only where it helps to hear it. */
 export type Call = {
@@ -14,13 +14,30 @@ const LAST_SEC = 5;
 const LEFT_CALLED = [30, 15, 10];
 const LONGER_BY_SEC = 5;
 
+/** What a change of turns is: the next wave comes to the spots, or those at a spot change roles. */
+export function changeOf({ segments, blocks }: RunScript, segment: Segment): Change {
+  const turns = blocks[segment.block]?.turns;
+  const next = segments.find((s) => s.index > segment.index && s.block === segment.block && s.turn >= 0);
+  const before = segments.findLast((s) => s.index < segment.index && s.block === segment.block && s.turn >= 0);
+  const from = turns?.[before?.turn ?? -1];
+  const to = turns?.[next?.turn ?? -1];
+  return from && to && from.wave === to.wave && from.part !== to.part ? "ROLES" : "PLACES";
+}
+
+export type Change = "ROLES" | "PLACES";
+export const changeWord: Record<Change, string> = { ROLES: "Change roles", PLACES: "Change places" };
+
 /** The calls of one segment, in milliseconds from its start. */
-export function callsOf(segment: Segment, lengthMs: number): Call[] {
+export function callsOf(segment: Segment, lengthMs: number, change: Change = "PLACES"): Call[] {
   const calls: Call[] = [];
   const sec = Math.round(lengthMs / 1000);
   const left = (n: number, text: string, tone: Call["tone"], say?: string) =>
     calls.push({ atMs: lengthMs - n * 1000, text, tone, say });
-  if (segment.kind === "COUNT_IN") for (let n = Math.min(3, sec); n > 0; n--) left(n, String(n), "tick", String(n));
+  // A second side has its own three, two, one; there the change is called first.
+  if (segment.kind === "COUNT_IN" || segment.kind === "SIDE_SWAP") {
+    const from = segment.kind === "SIDE_SWAP" ? sec - 1 : sec;
+    for (let n = Math.min(3, from); n > 0; n--) left(n, String(n), "tick", String(n));
+  }
   if (segment.kind === "WORK") {
     calls.push({ atMs: 0, text: "Go", tone: "go", say: "Go" });
     const half = lengthMs / 2;
@@ -34,7 +51,8 @@ export function callsOf(segment: Segment, lengthMs: number): Call[] {
     calls.push({ atMs: lengthMs, text: "Stop", tone: "stop", say: "Stop" });
   }
   if (segment.kind === "SIDE_SWAP") calls.push({ atMs: 0, text: "Change sides", tone: "half", say: "Change sides" });
-  if (segment.kind === "TURN_SWAP") calls.push({ atMs: 0, text: "Change places", tone: "half", say: "Change places" });
+  if (segment.kind === "TURN_SWAP")
+    calls.push({ atMs: 0, text: changeWord[change], tone: "half", say: changeWord[change] });
   if (segment.kind === "WATER") calls.push({ atMs: 0, text: "Water", tone: "water", say: "Water" });
   return calls.sort((a, b) => a.atMs - b.atMs);
 }

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen } from "@testing-library/react";
 import { expect, it, vi } from "vitest";
-import type { Crew, Run, RunEvent, Segment } from "../../api/types";
+import type { Crew, Measure, Run, RunEvent, Segment } from "../../api/types";
 import { Collect } from "./collect";
 import { Played, standing, tallies } from "./log";
 
@@ -22,17 +22,20 @@ const segment = (index: number, kind: Segment["kind"], side: number): Segment =>
   durationSec: 20,
 });
 
-function sheet(sides: ("NONE" | "RIGHT" | "LEFT")[], reps: number | null): Run {
+function sheet(
+  sides: ("NONE" | "RIGHT" | "LEFT")[],
+  reps: number | null,
+  measure: Measure = reps ? { type: "HITS_OF_N", n: reps } : { type: "COUNT_IN_TIME" },
+): Run {
   const segments = sides.map((_, i) => segment(i, "WORK", i));
   const block = {
     ladderId: "l",
     rungId: "r",
     modifiers: [],
-    measure: reps ? "HITS_OF_N" : "COUNT_IN_TIME",
     sides,
     reps,
     rungOf: {},
-    rungs: [],
+    rungs: [{ id: "r", measure, stairs: null }],
   };
   return {
     sheet: {
@@ -65,7 +68,7 @@ function collect(run: Run, log: RunEvent[] = []) {
   return record;
 }
 
-const told = (record: ReturnType<typeof vi.fn>) => record.mock.calls.map(([, d]) => [d.pupilId, d.segment, d.score]);
+const told = (record: ReturnType<typeof vi.fn>) => record.mock.calls.map(([w]) => [w.pupilId, w.segment, w.score]);
 
 function type(text: string) {
   const field = document.activeElement as HTMLInputElement;
@@ -108,7 +111,7 @@ it("takes numbers from the dial, too, the focus staying where it is", () => {
 it("keeps the pupil's own word with one tap, and takes it back with another", () => {
   const record = collect(sheet(["NONE"], null));
   fireEvent.click(screen.getByRole("button", { name: "Pupil 2: too hard" }));
-  expect(record).toHaveBeenLastCalledWith("WORD", { segment: 0, pupilId: "p2", note: "TOO_HARD" });
+  expect(record).toHaveBeenLastCalledWith({ type: "OWN_WORD", segment: 0, pupilId: "p2", word: "TOO_HARD" });
 });
 
 it("asks for both sides of a spot before the next spot", () => {
@@ -130,7 +133,7 @@ it("keeps what is no number or more than was to be done, and says so", () => {
   expect(first).toHaveAttribute("aria-invalid", "true");
   expect(document.activeElement).toBe(first);
   type("11");
-  expect(screen.getByRole("alert")).toHaveTextContent("10 at most");
+  expect(screen.getByRole("alert")).toHaveTextContent("Really 11? 10 of so many is the most");
   type("10");
   expect(told(record)).toEqual([["p0", 0, 10]]);
 });
@@ -138,21 +141,11 @@ it("keeps what is no number or more than was to be done, and says so", () => {
 it("shows taps as they are and gives all others the full count with one press", () => {
   const tap = (n: number): RunEvent => ({
     id: `e${n}`,
-    kind: "HIT",
     atMs: n,
-    segment: 0,
-    offsetMs: null,
-    take: 1,
-    pupilId: "p0",
-    score: null,
-    addSec: null,
-    target: null,
     device: "tablet",
-    note: null,
-    xCm: null,
-    yCm: null,
+    what: { type: "TAPPED", segment: 0, take: 1, pupilId: "p0", tap: { type: "HIT", number: null } },
   });
-  const record = collect(sheet(["NONE"], 10), [tap(1), tap(2), tap(3)]);
+  const record = collect(sheet(["NONE"], 10, { type: "COUNT_IN_TIME" }), [tap(1), tap(2), tap(3)]);
   expect(screen.getByLabelText("Pupil 0")).toHaveValue("3");
   fireEvent.click(screen.getByText("All others did 10"));
   expect(told(record).map(([pupil, , score]) => `${pupil}:${score}`)).toEqual([
@@ -162,4 +155,31 @@ it("shows taps as they are and gives all others the full count with one press", 
     "p8:10",
     "p10:10",
   ]);
+});
+
+it("asks for what the measure is, and never turns goes into hits", () => {
+  collect(sheet(["NONE"], 10));
+  expect(screen.getByRole("heading")).toHaveTextContent("How many of your 10 went in?");
+  expect(screen.queryByText(/All others did/)).toBeNull();
+});
+
+it("asks each pupil by the rung that they are on", () => {
+  const run = sheet(["NONE"], null);
+  const ladder = run.sheet.ladders[0];
+  const block = run.sheet.script.blocks[0];
+  if (!ladder?.rungs[0] || !block) throw new Error("no ladder");
+  ladder.rungs.push({ ...ladder.rungs[0], id: "up", name: "Cup alone" });
+  block.rungs.push({ id: "up", measure: { type: "LONGEST_RUN" }, stairs: null });
+  block.rungOf = { p2: "up" };
+  collect(run);
+  expect(screen.getByRole("heading")).toHaveTextContent("Each on their own rung");
+  expect(screen.getByText(/Cup alone: The longest row: how many catches without a drop/)).toBeInTheDocument();
+  expect(screen.getAllByText(/How many catches in 20 s/)).toHaveLength(5);
+});
+
+it("asks back a number that hands cannot make in the time", () => {
+  const record = collect(sheet(["NONE"], null));
+  type("999");
+  expect(screen.getByRole("alert")).toHaveTextContent("Really 999? 200 in 20 s is the most");
+  expect(told(record)).toEqual([]);
 });

@@ -5,10 +5,13 @@ import type { Crew, Run, RunEvent } from "../../api/types";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
 import { Dial, type DialTarget } from "./dial";
-import { type Played, roundsOfTurn, type Tally } from "./log";
+import { is, type Played, roundsOfTurn, type Tally } from "./log";
+import { viewOf } from "./measures";
 import { NumberBox } from "./number-box";
 import { OwnWord } from "./own-word";
 import { askedOf, resultOf, rungIn } from "./result-of";
+import { blockName, roundName, turnName } from "./round-name";
+import { sharedNow } from "./shared-clock";
 import type { useRun } from "./use-run";
 
 /** All numbers of a turn in spot order: type, Enter, next. Taps are there already; whoever forgot is left out and asked again. */
@@ -36,7 +39,8 @@ export function Collect({
   onClose: () => void;
   record: ReturnType<typeof useRun>["record"];
 }) {
-  const { segments, blocks } = run.sheet.script;
+  const { script } = run.sheet;
+  const { segments, blocks } = script;
   const segment = segments[round];
   const block = segment && blocks[segment.block];
   const turn = segment && block?.turns[segment.turn];
@@ -53,15 +57,29 @@ export function Collect({
   }, []);
   if (!segment || !block || !turn) return null;
   const ladder = run.sheet.ladders.find((l) => l.id === block.ladderId);
-  const rung = ladder?.rungs.find((r) => r.id === block.rungId);
+  const rungs = ladder?.rungs ?? [];
   const rounds = roundsOfTurn(segments, round);
+  const nowMs = sharedNow();
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
+  const here = (crew: Crew) => crew.workers.filter((w) => !played.away.has(w));
+  const crews = turn.crews.filter((crew) => here(crew).length > 0);
+  const known = (r: number, crew: Crew, pupilId: string) => resultOf(script, played, counts, r, crew, pupilId, nowMs);
+  const measureOf = (r: number, pupilId: string) => rungIn(block, played.rungId(r, pupilId)).measure;
+  /** The round's seconds: those that were worked, else those that were planned. */
+  const secOf = (r: number) => Math.round((played.workedMs(r, played.take(r), nowMs) ?? played.lengthMs(r)) / 1000);
+  /** Whoever went on early may have gone on counting: what was planned is the bound. */
+  const boundSec = (r: number) => Math.max(secOf(r), Math.round(played.lengthMs(r) / 1000));
+  const question = (r: number, pupilId: string) => {
+    const rung = rungs.find((x) => x.id === played.rungId(r, pupilId));
+    const measure = measureOf(r, pupilId);
+    return rung ? viewOf(measure).ask(rung, measure, block.reps === null ? secOf(r) : 0) : "";
+  };
   const tell = (r: number, crew: Crew, pupilId: string, score: number, timeMs: number | null) => {
     // A result of several is told once and stays joint; the sides of a match tell their own.
-    const alone = rungIn(block, played.rungId(r, pupilId)).measure === "MATCH";
-    for (const one of alone ? [pupilId] : crew.workers)
-      record("COLLECT", { segment: r, take: played.take(r), pupilId: one, score, offsetMs: timeMs });
+    const alone = viewOf(measureOf(r, pupilId)).bySide;
+    for (const one of alone ? [pupilId] : here(crew))
+      record({ type: "TOLD", segment: r, take: played.take(r), pupilId: one, score, timeMs });
   };
   // From the last number back to whoever was left out.
   const goOn = (from: HTMLInputElement) => {
@@ -71,15 +89,27 @@ export function Collect({
     if (next) next.focus();
     else form.current?.querySelector<HTMLButtonElement>("button[data-after]")?.focus();
   };
-  const here = (crew: Crew) => crew.workers.some((w) => !played.away.has(w));
   const trial = rounds.some((r) => played.isTrial(r));
   const markTrial = () => {
-    const said = events.filter((e) => e.kind === "TRIAL" && rounds.includes(e.segment ?? -1));
-    for (const e of said) record("TAKE_BACK", { target: e.id });
-    if (said.length === 0) for (const r of rounds) record("TRIAL", { segment: r, take: played.take(r) });
+    const said = events.filter(is("TRIAL")).filter((e) => rounds.includes(e.what.segment));
+    for (const e of said) record({ type: "TAKE_BACK", target: e.id });
+    if (said.length === 0) for (const r of rounds) record({ type: "TRIAL", segment: r, take: played.take(r) });
   };
+  const asked = rounds.flatMap((r) =>
+    crews.flatMap((crew) => askedOf(block, played, r, crew).map((pupilId) => ({ r, crew, pupilId }))),
+  );
+  const questions = new Set(asked.map((a) => question(a.r, a.pupilId)));
+  const rungsHere = new Set(asked.map((a) => played.rungId(a.r, a.pupilId)));
+  const one = questions.size <= 1 && rungsHere.size <= 1;
+  const rungHere = rungs.find((r) => rungsHere.has(r.id));
+  const reps = block.reps;
+  const undone =
+    reps === null
+      ? []
+      : asked.filter((a) => viewOf(measureOf(a.r, a.pupilId)).allDone && !known(a.r, a.crew, a.pupilId));
   const reached = before.data?.filter((b) => b.metGate).length ?? 0;
   const bettered = before.data?.filter((b) => b.newBest).length ?? 0;
+  const broken = before.data?.find((b) => b.brokenOff);
   const others = missing.filter((r) => r !== round);
   return (
     <form
@@ -90,24 +120,29 @@ export function Collect({
       onKeyDown={(e) => e.key === "Escape" && onClose()}
     >
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h2>
-          {ladder?.name}, turn {segment.turn + 1}: how many {rung?.unit}?
-        </h2>
-        <span className="text-mist">Type, Enter, next. Counts: {rung?.counts}</span>
-        <span className="ml-auto flex gap-2">
-          {block.reps && (
+        <div>
+          <p className="text-mist">
+            {[
+              ladder ? `${segment.block + 1} ${ladder.name}` : blockName(run, segment.block),
+              rungsHere.size === 1 && rungHere?.name,
+              turnName(run, round, played),
+            ]
+              .filter(Boolean)
+              .join(" · ")}
+          </p>
+          <h2>{one ? [...questions][0] : "Each on their own rung: the question is beside each name."}</h2>
+        </div>
+        {one && <span className="text-mist">Counts: {rungHere?.counts}</span>}
+        <span className="ml-auto flex flex-wrap gap-2">
+          {undone.length > 0 && (
             <button
               type="button"
               className="btn btn-small"
               onClick={() => {
-                for (const r of rounds)
-                  for (const crew of turn.crews.filter(here))
-                    for (const pupilId of askedOf(block, played, r, crew))
-                      if (!resultOf(run.sheet.script, played, counts, r, crew, pupilId))
-                        tell(r, crew, pupilId, block.reps ?? 0, null);
+                for (const a of undone) tell(a.r, a.crew, a.pupilId, reps ?? 0, null);
               }}
             >
-              All others did {block.reps}
+              All others did {reps}
             </button>
           )}
           <button
@@ -130,33 +165,44 @@ export function Collect({
       {/* As the pupils stand and call: one spot after the other, both sides of a spot together. */}
       <div className="flex flex-col gap-5 sm:flex-row">
         <ol className="min-w-0 flex-1 gap-x-8 lg:columns-2">
-          {turn.crews.filter(here).map((crew) => (
-            <li key={crew.spot} className="flex break-inside-avoid items-center gap-3 border-b border-[#3a504d] py-1">
+          {crews.map((crew) => (
+            <li
+              key={crew.spot}
+              className="flex break-inside-avoid flex-wrap items-center gap-x-3 gap-y-1 border-b border-[#3a504d] py-1"
+            >
               <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
-              <span className="min-w-0 flex-1 leading-tight">
-                <span className="font-semibold">{name(crew.workers)}</span>
-                <span className="block truncate text-sm text-mist">
+              <span className="min-w-32 flex-1 leading-tight">
+                <span className="font-semibold">{name(here(crew))}</span>
+                <span className="block text-sm text-mist">
                   {crew.helpers.length ? `${name(crew.helpers)} counted` : "counted alone"}
                 </span>
+                {!one && (
+                  <span className="block text-sm">
+                    {rungs.find((r) => r.id === played.rungId(round, here(crew)[0] ?? ""))?.name}:{" "}
+                    {question(round, here(crew)[0] ?? "")}
+                  </span>
+                )}
               </span>
               {rounds.map((r) => {
                 const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
-                const asked = askedOf(block, played, r, crew);
-                return asked.map((pupilId) => {
-                  const whose = asked.length > 1 ? name([pupilId]) : name(crew.workers);
-                  const counted = rungIn(block, played.rungId(r, pupilId));
+                const whom = askedOf(block, played, r, crew);
+                return whom.map((pupilId) => {
+                  const whose = whom.length > 1 ? name([pupilId]) : name(here(crew));
+                  const measure = measureOf(r, pupilId);
+                  const view = viewOf(measure);
                   return (
                     <NumberBox
                       key={`${r}/${played.take(r)}/${pupilId}`}
                       label={`${whose}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
-                      side={asked.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
-                      known={resultOf(run.sheet.script, played, counts, r, crew, pupilId)}
+                      side={whom.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
+                      known={known(r, crew, pupilId)}
                       own={againstOwn(
                         before.data?.find((b) => b.segment === r && b.pupilId === pupilId),
-                        crew.workers.length > 1 && asked.length === 1,
+                        crew.workers.length > 1 && whom.length === 1,
                       )}
-                      most={counted.measure === "HITS_OF_N" ? block.reps : null}
-                      timed={counted.measure === "TIME_FOR_N" || counted.measure === "COURSE_TIME"}
+                      most={view.most(measure, boundSec(r))}
+                      within={"n" in measure && measure.n !== null ? "of so many" : `in ${boundSec(r)} s`}
+                      timed={view.timed ?? false}
                       dial={dial}
                       active={active}
                       onTell={(score, timeMs) => tell(r, crew, pupilId, score, timeMs)}
@@ -181,6 +227,7 @@ export function Collect({
       </div>
       {before.data && before.data.length > 0 && (
         <p className="mt-3 text-lg" role="status" data-testid="round-said">
+          {broken && `Broken off after ${broken.workSec} s: nobody’s best. `}
           {reached === 0 ? "Nobody has reached the gate in this round" : `${reached} reached the gate`}
           {bettered > 0 && `, ${bettered} ${bettered === 1 ? "is" : "are"} better than ever before`}.
         </p>
@@ -188,15 +235,11 @@ export function Collect({
       {others.length > 0 && (
         <p className="mt-3 flex flex-wrap items-center gap-2">
           <span className="text-mist">Numbers still missing:</span>
-          {others.map((r) => {
-            const s = segments[r];
-            const l = run.sheet.ladders.find((x) => x.id === blocks[s?.block ?? 0]?.ladderId);
-            return (
-              <button key={r} type="button" className="btn btn-small" onClick={() => onChoose(r)}>
-                {l?.name}, set {(s?.set ?? 0) + 1}, turn {(s?.turn ?? 0) + 1}
-              </button>
-            );
-          })}
+          {others.map((r) => (
+            <button key={r} type="button" className="btn btn-small whitespace-normal!" onClick={() => onChoose(r)}>
+              {roundName(run, r, played)}
+            </button>
+          ))}
         </p>
       )}
     </form>

@@ -1,8 +1,8 @@
 import type { Run } from "../../api/types";
 import { thisDevice } from "./device";
 import type { Dispute, Played } from "./log";
+import { viewOf } from "./measures";
 import { rungIn } from "./result-of";
-import { scored } from "./scored";
 import type { useRun } from "./use-run";
 
 /** More at once would push the pads off the screen. */
@@ -42,10 +42,18 @@ export function Disputes({
                 type="button"
                 className="btn btn-small"
                 onClick={() =>
-                  record("STANDS", { segment: d.segment, take: d.take, pupilId: d.pupilId, note: c.device })
+                  record({
+                    type: "STANDS",
+                    segment: d.segment,
+                    take: d.take,
+                    pupilId: d.pupilId,
+                    device: c.device,
+                  })
                 }
               >
-                {(rung && scored(c.taps, rung, played.lengthMs(d.segment)).score) ?? "no result"} {unit}
+                {(rung && viewOf(rung.measure).score(c.taps, rung.measure, played.lengthMs(d.segment)).score) ??
+                  "no result"}{" "}
+                {unit}
                 {c.misses > 0 && `, ${c.misses} missed`} ({c.device === thisDevice() ? "this device" : "the other"})
               </button>
             ))}

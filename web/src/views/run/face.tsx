@@ -1,8 +1,9 @@
-import type { Run, Segment } from "../../api/types";
+import type { Run, RunScript, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
 import { calledNow } from "./called";
 import { CalledWord } from "./called-word";
+import { changeOf, changeWord } from "./calls";
 import { type Played, type Position, roundAt } from "./log";
 
 export const kindWord: Record<Segment["kind"], string> = {
@@ -17,6 +18,11 @@ export const kindWord: Record<Segment["kind"], string> = {
   TALK: "Talk",
   WATER: "Water",
 };
+
+/** A change of turns is a change of places or of roles. */
+export function wordOf(script: RunScript, segment: Segment): string {
+  return segment.kind === "TURN_SWAP" ? changeWord[changeOf(script, segment)] : kindWord[segment.kind];
+}
 
 /** Time left, the task and its cue, big enough to be read from the other end of the room. */
 export function Face({
@@ -42,7 +48,7 @@ export function Face({
   if (!segment)
     return (
       <header>
-        <p className="digits text-[clamp(5rem,16vw,12.5rem)]">0:00</p>
+        <p className={`digits ${small ? "text-7xl" : "text-[clamp(5rem,16vw,12.5rem)]"}`}>0:00</p>
       </header>
     );
   // In a transition the next task is what matters.
@@ -62,7 +68,7 @@ export function Face({
   const turn = block?.turns[Math.max(0, segment.turn)];
   const called = !held && calledNow(run.sheet.script, segment, position.offsetMs);
   const time = block && block.kind !== "TASK" ? block.kind : undefined;
-  const counting = rung?.measure === "COUNT_IN_TIME";
+  const counting = rung?.measure.type === "COUNT_IN_TIME";
   const attitude = block?.attitude && attitudeSaid[block.attitude](counting);
   const extras = [
     ...(block && block.steps.length > 0 ? [`In turn: ${block.steps.join(", ")}.`] : []),
@@ -110,7 +116,7 @@ export function Face({
           {ladder && <FamilyGlyph family={ladder.family} size={28} />}
           {ladder && <span>{ladder.name}</span>}
           <span className="text-mist">
-            {held ? "Held" : begun ? kindWord[segment.kind] : "Ready when you are"}
+            {held ? "Held" : begun ? wordOf(run.sheet.script, segment) : "Ready when you are"}
             {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
             {inTurn && turns > 1 && ` · turn ${round.turn + 1} of ${turns}`}
             {inTurn && played.isTrial(round.index) && " · a trial, nobody’s best"}

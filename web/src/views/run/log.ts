@@ -1,33 +1,37 @@
-import type { RunEvent, RunScript, Segment } from "../../api/types";
+import type { RunEvent, RunScript, Segment, Tap, What } from "../../api/types";
 
 /**
  * What the screen needs of a run's log between two answers of the server: where the clock stands and what the pads show.
- * The core folds the same log; only its fold is ever recorded.
+ * The core folds the same log; only its fold is ever recorded. Both pass the same worked cases.
  */
-
-export type Kind = RunEvent["kind"];
 
 export type Anchor = { segment: number; offsetMs: number; atMs: number; playing: boolean };
 
 export type Position = { segment: number; offsetMs: number };
 
+/** Events of one kind. */
+export type Of<T extends What["type"]> = RunEvent & { what: Extract<What, { type: T }> };
+
+export function is<T extends What["type"]>(type: T): (e: RunEvent) => e is Of<T> {
+  return (e): e is Of<T> => e.what.type === type;
+}
+
 /** Events in order, without those that were taken back and the takings-back themselves. */
 export function standing(log: RunEvent[]): RunEvent[] {
-  const takenBack = new Set(log.filter((e) => e.kind === "TAKE_BACK").map((e) => e.target));
+  const takenBack = new Set(log.filter(is("TAKE_BACK")).map((e) => e.what.target));
   return log
-    .filter((e) => e.kind !== "TAKE_BACK" && !takenBack.has(e.id))
+    .filter((e) => e.what.type !== "TAKE_BACK" && !takenBack.has(e.id))
     .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
 }
 
-const moves: Kind[] = ["GO", "HOLD", "STOP_ALL", "AGAIN", "NEXT", "BACK"];
-
+/** How a run was played up to its last event: where its clock stands, how long each round was worked, who is on what. */
 export class Played {
-  readonly anchor: Anchor;
-  readonly finished: boolean;
+  anchor: Anchor = { segment: 0, offsetMs: 0, atMs: 0, playing: false };
+  finished = false;
   /** Everybody was stopped, and nobody said go since. */
-  readonly stopped: boolean;
+  stopped = false;
   /** Whether the wall shows what was scored. */
-  readonly scoresOnWall: boolean;
+  scoresOnWall = false;
   /** Pupils who are put aside now. */
   readonly away = new Set<string>();
   /** Pupils who were put on another rung, from a segment on. */
@@ -35,45 +39,113 @@ export class Played {
   private readonly trials = new Set<string>();
   private readonly added = new Map<number, number>();
   private readonly begunAgain: number[] = [];
+  /** Milliseconds for which a round's clock ran, up to the last event. */
+  private readonly worked = new Map<string, number>();
+  private readonly dropped = new Set<string>();
 
   /** @param events standing events, in order */
   constructor(
     private readonly script: RunScript,
     events: RunEvent[],
   ) {
-    let anchor: Anchor = { segment: 0, offsetMs: 0, atMs: 0, playing: false };
-    let finished = false;
-    let stopped = false;
-    let scoresOnWall = false;
-    for (const e of events) {
-      if (e.kind === "STOP_ALL") stopped = true;
-      else if (e.kind === "GO") stopped = false;
-      else if (e.kind === "SCORES_ON" || e.kind === "SCORES_OFF") scoresOnWall = e.kind === "SCORES_ON";
-      else if (e.kind === "AWAY") this.away.add(e.pupilId ?? "");
-      else if (e.kind === "HERE") this.away.delete(e.pupilId ?? "");
-      else if (e.kind === "RUNG")
-        this.moved.push({ segment: e.segment ?? 0, pupilId: e.pupilId ?? "", rungId: e.note ?? "" });
-      else if (e.kind === "TRIAL") this.trials.add(`${e.segment}/${e.take}`);
-      if (moves.includes(e.kind)) {
-        const playing = e.kind === "GO" || (e.kind !== "HOLD" && e.kind !== "STOP_ALL" && anchor.playing);
-        anchor = { segment: e.segment ?? 0, offsetMs: e.offsetMs ?? 0, atMs: e.atMs, playing };
-        if (e.kind === "AGAIN" || e.kind === "BACK") this.begunAgain.push(e.segment ?? 0);
-      } else if (e.kind === "EXTEND") {
-        anchor = { ...this.from(anchor, e.atMs), atMs: e.atMs, playing: anchor.playing };
-        this.added.set(e.segment ?? 0, (this.added.get(e.segment ?? 0) ?? 0) + (e.addSec ?? 0));
-      } else if (e.kind === "FINISH") {
-        anchor = { ...this.from(anchor, e.atMs), atMs: e.atMs, playing: false };
-        finished = true;
+    for (const e of events) this.play(e.what, e.atMs);
+  }
+
+  private play(what: What, atMs: number) {
+    switch (what.type) {
+      case "GO":
+      case "HOLD":
+      case "STOP_ALL":
+      case "AGAIN":
+      case "NEXT":
+      case "BACK": {
+        const left = this.reachedAt(atMs);
+        if (what.type === "AGAIN" || what.type === "BACK") {
+          // A round that is begun anew before its end counts for nothing: the new one stands in its place.
+          if (this.isRound(left.segment)) this.dropped.add(this.key(left.segment));
+          this.begunAgain.push(what.segment);
+        }
+        const flows = what.type !== "HOLD" && what.type !== "STOP_ALL" && this.anchor.playing;
+        const playing = what.type === "GO" || flows;
+        this.anchor = { segment: what.segment, offsetMs: what.offsetMs, atMs, playing };
+        if (what.type === "STOP_ALL") this.stopped = true;
+        if (what.type === "GO") this.stopped = false;
+        break;
       }
+      case "EXTEND": {
+        const now = this.reachedAt(atMs);
+        this.anchor = { ...now, atMs, playing: this.anchor.playing };
+        this.added.set(what.segment, (this.added.get(what.segment) ?? 0) + what.addSec);
+        break;
+      }
+      case "FINISH":
+        this.anchor = { ...this.reachedAt(atMs), atMs, playing: false };
+        this.finished = true;
+        break;
+      case "AWAY":
+        this.away.add(what.pupilId);
+        break;
+      case "HERE":
+        this.away.delete(what.pupilId);
+        break;
+      case "ON_RUNG":
+        this.moved.push(what);
+        break;
+      case "TRIAL":
+        this.trials.add(`${what.segment}/${what.take}`);
+        break;
+      case "SCORES_ON_WALL":
+        this.scoresOnWall = what.on;
     }
-    this.anchor = anchor;
-    this.finished = finished;
-    this.stopped = stopped;
-    this.scoresOnWall = scoresOnWall;
   }
 
   at(nowMs: number): Position {
-    return this.from(this.anchor, nowMs);
+    const { anchor } = this;
+    if (!anchor.playing) return { segment: anchor.segment, offsetMs: anchor.offsetMs };
+    let segment = anchor.segment;
+    let left = anchor.offsetMs + Math.max(0, nowMs - anchor.atMs);
+    while (segment < this.script.segments.length) {
+      const length = this.lengthMs(segment);
+      if (left < length) return { segment, offsetMs: left };
+      left -= length;
+      segment++;
+    }
+    return { segment, offsetMs: 0 };
+  }
+
+  /** Rounds that the clock went through since the anchor, with how far. */
+  private *since(nowMs: number): Generator<[round: number, ms: number]> {
+    const at = this.at(nowMs);
+    for (let s = this.anchor.segment; s < at.segment; s++) if (this.isRound(s)) yield [s, this.lengthMs(s)];
+    if (this.isRound(at.segment) && at.offsetMs > 0) yield [at.segment, at.offsetMs];
+  }
+
+  private reachedAt(atMs: number): Position {
+    for (const [round, ms] of this.since(atMs)) {
+      const key = this.key(round);
+      this.worked.set(key, Math.max(this.worked.get(key) ?? 0, ms));
+    }
+    return this.at(atMs);
+  }
+
+  private isRound(segment: number): boolean {
+    return this.script.segments[segment]?.kind === "WORK";
+  }
+
+  private key(round: number): string {
+    return `${round}/${this.take(round)}`;
+  }
+
+  /** Milliseconds for which a round's clock has run at a time; undefined where it never was in it. */
+  workedMs(round: number, take: number, nowMs: number): number | undefined {
+    const before = this.worked.get(`${round}/${take}`);
+    const now = take === this.take(round) ? [...this.since(nowMs)].find(([r]) => r === round)?.[1] : undefined;
+    return before === undefined && now === undefined ? undefined : Math.max(before ?? 0, now ?? 0);
+  }
+
+  /** Whether a take was begun anew before its end, and counts for nothing. */
+  isDropped(round: number, take: number): boolean {
+    return this.dropped.has(`${round}/${take}`);
   }
 
   lengthMs(segment: number): number {
@@ -97,48 +169,25 @@ export class Played {
   }
 
   /** Whether a round was to find out: said in the run, or by a block that tries first. */
-  isTrial(round: number): boolean {
+  isTrial(round: number, take = this.take(round)): boolean {
     const segment = this.script.segments[round];
     const tryFirst = this.script.blocks[segment?.block ?? -1]?.tryFirst ?? false;
-    return this.trials.has(`${round}/${this.take(round)}`) || (tryFirst && segment?.set === 0);
-  }
-
-  /** Milliseconds of a round that have been worked at a time. */
-  workedMs(round: number, nowMs: number): number {
-    const at = this.at(nowMs);
-    return at.segment === round ? Math.round(at.offsetMs) : at.segment > round ? this.lengthMs(round) : 0;
-  }
-
-  private from(anchor: Anchor, nowMs: number): Position {
-    if (!anchor.playing) return { segment: anchor.segment, offsetMs: anchor.offsetMs };
-    let segment = anchor.segment;
-    let left = anchor.offsetMs + Math.max(0, nowMs - anchor.atMs);
-    while (segment < this.script.segments.length) {
-      const length = this.lengthMs(segment);
-      if (left < length) return { segment, offsetMs: left };
-      left -= length;
-      segment++;
-    }
-    return { segment, offsetMs: 0 };
+    return this.trials.has(`${round}/${take}`) || (tryFirst && segment?.set === 0);
   }
 }
 
 /** What one device counted: its taps in order, and how many of them hit or missed. */
-export type Count = { device: string; hits: number; misses: number; taps: RunEvent[] };
+export type Count = { device: string; hits: number; misses: number; taps: Tap[] };
 
 /** Counts of one pupil in one round: those that stand, the number told, and what each device counted for itself. */
 export type Tally = {
-  hits: number;
-  misses: number;
-  taps: RunEvent[];
+  taps: Tap[];
   told: number | null;
   /** for a time that was told: in milliseconds */
   toldMs: number | null;
   by: Count[];
   stands: string | null;
 };
-
-const tapKinds: Kind[] = ["HIT", "MISS", "LANDED", "START", "SPLIT", "STOP", "BALL", "ENDED"];
 
 export function tallyKey(segment: number, take: number, pupilId: string): string {
   return `${segment}/${take}/${pupilId}`;
@@ -147,30 +196,25 @@ export function tallyKey(segment: number, take: number, pupilId: string): string
 /** What each pad shows. Counts of two devices are never added up: whose was said to stand does, else that of whoever began. */
 export function tallies(events: RunEvent[]): Map<string, Tally> {
   const out = new Map<string, Tally>();
-  for (const e of events) {
-    const tap = tapKinds.includes(e.kind);
-    if (!tap && e.kind !== "COLLECT" && e.kind !== "STANDS") continue;
-    const key = tallyKey(e.segment ?? 0, e.take ?? 1, e.pupilId ?? "");
-    const t = out.get(key) ?? { hits: 0, misses: 0, taps: [], told: null, toldMs: null, by: [], stands: null };
-    if (e.kind === "COLLECT") {
-      t.told = e.score;
-      t.toldMs = e.offsetMs;
-    } else if (e.kind === "STANDS") t.stands = e.note;
+  for (const { what, device } of events) {
+    if (what.type !== "TAPPED" && what.type !== "TOLD" && what.type !== "STANDS") continue;
+    const key = tallyKey(what.segment, what.take, what.pupilId);
+    const t = out.get(key) ?? { taps: [], told: null, toldMs: null, by: [], stands: null };
+    if (what.type === "TOLD") {
+      t.told = what.score;
+      t.toldMs = what.timeMs;
+    } else if (what.type === "STANDS") t.stands = what.device;
     else {
-      const device = e.device ?? "";
-      let mine = t.by.find((c) => c.device === device);
+      let mine = t.by.find((c) => c.device === (device ?? ""));
       if (!mine) {
-        mine = { device, hits: 0, misses: 0, taps: [] };
+        mine = { device: device ?? "", hits: 0, misses: 0, taps: [] };
         t.by.push(mine);
       }
-      mine.taps.push(e);
-      if (e.kind === "HIT") mine.hits++;
-      else if (e.kind === "MISS") mine.misses++;
+      mine.taps.push(what.tap);
+      if (what.tap.type === "HIT") mine.hits++;
+      else if (what.tap.type === "MISS") mine.misses++;
     }
-    const standing = t.by.find((c) => c.device === t.stands) ?? t.by[0];
-    t.hits = standing?.hits ?? 0;
-    t.misses = standing?.misses ?? 0;
-    t.taps = standing?.taps ?? [];
+    t.taps = (t.by.find((c) => c.device === t.stands) ?? t.by[0])?.taps ?? [];
     out.set(key, t);
   }
   return out;

@@ -2,17 +2,19 @@ import type { Run } from "../../api/types";
 import { type Played, roundsOfTurn, type Tally } from "./log";
 import { askedOf, resultOf } from "./result-of";
 
-/** How many numbers of a turn are not in yet: neither tapped to an end nor told. */
-export function missingIn(run: Run, round: number, played: Played, counts: Map<string, Tally>): number {
+/** How many numbers of a turn are not in yet: neither tapped to an end nor told. A turn that was skipped has none to ask for. */
+export function missingIn(run: Run, round: number, played: Played, counts: Map<string, Tally>, nowMs: number): number {
   const { segments, blocks } = run.sheet.script;
   const segment = segments[round];
   const block = segment && blocks[segment.block];
   const turn = segment && block?.turns[segment.turn];
   if (!turn || !block.counted) return 0;
   let missing = 0;
-  for (const r of roundsOfTurn(segments, round))
+  for (const r of roundsOfTurn(segments, round)) {
+    if (played.workedMs(r, played.take(r), nowMs) === undefined) continue;
     for (const crew of turn.crews)
       for (const pupilId of askedOf(block, played, r, crew))
-        if (!resultOf(run.sheet.script, played, counts, r, crew, pupilId)) missing++;
+        if (!resultOf(run.sheet.script, played, counts, r, crew, pupilId, nowMs)) missing++;
+  }
   return missing;
 }

@@ -2,6 +2,7 @@ import { type RefObject, useEffect, useRef, useState } from "react";
 import { seconds } from "../../words";
 import type { DialTarget } from "./dial";
 import type { Known } from "./result-of";
+import { toldNumber } from "./told-number";
 
 /** One number of the collect sheet: typed or dialled; what was tapped stands in it already. */
 export function NumberBox({
@@ -10,6 +11,7 @@ export function NumberBox({
   known,
   own,
   most,
+  within,
   timed,
   dial,
   active,
@@ -20,7 +22,9 @@ export function NumberBox({
   side: string;
   known: Known | null;
   own: string;
-  most: number | null;
+  /** the most that it can be, and of what */
+  most: number;
+  within: string;
   /** whether it is a time, that may have tenths */
   timed: boolean;
   dial: boolean;
@@ -43,14 +47,13 @@ export function NumberBox({
     if (shown !== "") setText(shown);
   }, [shown]);
   const send = (): boolean => {
-    const typed = latest.current.trim().replace(",", ".");
-    const number = Number(typed);
-    const fits = timed ? /^\d{0,4}(\.\d{0,2})?$/.test(typed) : /^\d{0,5}$/.test(typed);
-    const must = !fits ? "no number" : most !== null && number > most ? `${most} at most` : "";
+    const typed = latest.current.trim();
+    const told = toldNumber(typed, timed, most, within);
+    const must = told && "wrong" in told ? told.wrong : "";
     setWrong(must);
-    if (must === "" && typed !== "" && typed !== shown && typed !== sent.current) {
+    if (told && !("wrong" in told) && typed !== shown && typed !== sent.current) {
       sent.current = typed;
-      onTell(Math.ceil(number), timed ? Math.round(number * 1000) : null);
+      onTell(told.score, told.timeMs);
     }
     return must === "";
   };
@@ -73,12 +76,12 @@ export function NumberBox({
   };
   const note = wrong || (known && !known.told ? "tapped" : side);
   return (
-    <span className="w-20 text-center leading-tight">
+    <span className={`text-center leading-tight ${wrong ? "w-36" : "w-20"}`}>
       <input
         ref={input}
         className="field num text-xl"
-        style={{ width: "100%", minHeight: "2.2rem" }}
-        inputMode={dial ? "none" : timed ? "decimal" : "numeric"}
+        style={{ width: "100%", minHeight: "2.75rem" }}
+        inputMode={dial ? "none" : timed ? "text" : "numeric"}
         enterKeyHint="next"
         aria-label={label}
         aria-invalid={!!wrong}
@@ -102,7 +105,7 @@ export function NumberBox({
       />
       {(side || note) && (
         <span
-          className={`block text-xs ${wrong ? "font-semibold text-[#ffb3a5]" : "text-mist"}`}
+          className={`block text-xs ${wrong ? "mt-1.5" : ""} ${wrong ? "font-semibold text-[#ffb3a5]" : "text-mist"}`}
           role={wrong ? "alert" : undefined}
         >
           {wrong ? wrong : [side, note !== side && note].filter(Boolean).join(" · ")}

@@ -1,6 +1,15 @@
 import type { RunEvent } from "../../api/types";
 import { ownWord } from "../../words";
+import { is } from "./log";
 import type { useRun } from "./use-run";
+
+/** What a pupil said of a round, if anything. */
+export function wordOf(events: RunEvent[], round: number, pupilId: string) {
+  return events
+    .filter(is("OWN_WORD"))
+    .filter((e) => e.what.segment === round && e.what.pupilId === pupilId)
+    .at(-1);
+}
 
 const words = ["TOO_EASY", "RIGHT", "TOO_HARD"] as const;
 
@@ -18,19 +27,20 @@ export function OwnWord({
   events: RunEvent[];
   record: ReturnType<typeof useRun>["record"];
 }) {
-  const said = events.filter((e) => e.kind === "WORD" && e.segment === round && e.pupilId === pupilId).at(-1);
+  const said = wordOf(events, round, pupilId);
+  const on = said?.what.word;
   const press = (word: (typeof words)[number]) => {
-    if (said) record("TAKE_BACK", { target: said.id });
-    if (said?.note !== word) record("WORD", { segment: round, pupilId, note: word });
+    if (said) record({ type: "TAKE_BACK", target: said.id });
+    if (on !== word) record({ type: "OWN_WORD", segment: round, pupilId, word });
   };
   return (
-    <fieldset className="flex" aria-label={`${name}: own word`}>
+    <fieldset className="ml-auto flex" aria-label={`${name}: own word`}>
       {words.map((w) => (
         <button
           key={w}
           type="button"
-          className={`min-h-9 min-w-9 border border-[#3a504d] px-1 ${said?.note === w ? "bg-chalk text-night" : "text-mist"}`}
-          aria-pressed={said?.note === w}
+          className={`min-h-11 min-w-11 border border-[#3a504d] px-1 ${on === w ? "bg-chalk text-night" : "text-mist"}`}
+          aria-pressed={on === w}
           aria-label={`${name}: ${ownWord[w].full}`}
           title={ownWord[w].full}
           onClick={() => press(w)}

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Link } from "react-router";
-import { classRecord, run as runQuery } from "../../api/queries";
+import { run as runQuery } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
@@ -16,7 +16,6 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
   const run = on.run as Run;
   const client = useQueryClient();
   const saved = useQuery({ ...runQuery(run.id), enabled: unsent === 0, staleTime: 0, refetchOnMount: "always" });
-  const record = useQuery({ ...classRecord(run.classId), enabled: unsent === 0, staleTime: 0 });
   useEffect(() => {
     if (unsent !== 0) return;
     client.invalidateQueries({ queryKey: ["runs"] });
@@ -37,8 +36,7 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
   if (!saved.data?.state.finished) return <Loading what="what was recorded" />;
   const { results, touchesPerPupil } = saved.data.state;
   const { script, ladders, pupils, lessonName, className } = saved.data.sheet;
-  const newly =
-    record.data?.onLadders.flatMap((r) => r.challenges).filter((c) => c.completedOn === saved.data.onDay) ?? [];
+  const newly = saved.data.completed;
   const pupilsIn = new Set(results.map((r) => r.pupilId));
   return (
     <div className="mx-auto max-w-5xl px-6 py-8" data-testid="recorded">
@@ -92,12 +90,13 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
                           const side = block.sides[script.segments[r.segment]?.side ?? 0] ?? "NONE";
                           const more = [
                             r.misses !== null && `${r.misses} missed`,
+                            r.time?.brokenOff && `broken off after ${r.time.workedSec} s`,
                             r.trial && "trial",
                             r.source === "TYPED" && "typed in",
                             r.rungId !== block.rungId && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
                             r.jointWith.length > 0 && "joint",
                           ].filter(Boolean);
-                          const told = r.detail?.timeMs ? seconds(r.detail.timeMs) : r.score;
+                          const told = r.detail?.type === "TIMED" ? seconds(r.detail.timeMs) : r.score;
                           const which = side === "NONE" || side === "STRONG" ? "" : `${sideWord[side]} `;
                           return `${which}${told}${more.length > 0 ? ` (${more.join(", ")})` : ""}`;
                         })

@@ -1,28 +1,14 @@
-import type { Challenge, Crew, Run, RunScript } from "../../api/types";
+import type { Challenge, Crew, Measure, Run, RunScript } from "../../api/types";
 import { type Played, type Tally, tallyKey } from "./log";
-import { type ScriptBlock, type ScriptRung, scored, sidePoints } from "./scored";
+import { viewOf } from "./measures";
+import { teamPoints } from "./measures/match/fold";
+import type { ScriptBlock, ScriptRung } from "./script";
 
-const noScoring: ScriptRung["scoring"] = {
-  rings: null,
-  n: null,
-  spots: null,
-  balls: null,
-  draw: null,
-  noBalls: null,
-  calls: null,
-  callEverySec: null,
-};
+const plain: Measure = { type: "COUNT_IN_TIME" };
 
-/** What is counted on the rung that a pupil is on in a round. */
+/** What is counted on the rung that a pupil is on in a round; a rung that the ladder has lost counts plainly. */
 export function rungIn(block: ScriptBlock, rungId: string | undefined): ScriptRung {
-  return (
-    block.rungs.find((r) => r.id === rungId) ?? {
-      id: rungId ?? "",
-      measure: block.measure ?? "COUNT_IN_TIME",
-      scoring: noScoring,
-      stairs: null,
-    }
-  );
+  return block.rungs.find((r) => r.id === rungId) ?? { id: rungId ?? "", measure: plain, stairs: null };
 }
 
 /** Which side of a match a pupil plays on: the first half of the crew is A. */
@@ -40,21 +26,23 @@ export function resultOf(
   round: number,
   crew: Crew,
   pupilId: string,
+  nowMs: number,
+  take = played.take(round),
 ): Known | null {
   const { segments, blocks } = script;
   const block = blocks[segments[round]?.block ?? -1];
-  if (!block) return null;
-  const take = played.take(round);
+  if (!block || played.isDropped(round, take)) return null;
   const mine = counts.get(tallyKey(round, take, pupilId));
   if (mine && mine.told !== null) return { score: mine.told, timeMs: mine.toldMs, told: true };
-  const rung = rungIn(block, played.rungId(round, pupilId));
-  if (rung.measure === "MATCH") {
+  const { measure } = rungIn(block, played.rungId(round, pupilId));
+  if (measure.type === "MATCH") {
     const sheet = counts.get(tallyKey(round, take, crew.workers[0] ?? ""));
-    const ended = sheet?.taps.some((t) => t.kind === "ENDED");
-    return sheet && ended ? { score: sidePoints(sheet.taps, sideOf(crew, pupilId)), timeMs: null, told: false } : null;
+    const ended = sheet?.taps.some((t) => t.type === "END_WON");
+    return sheet && ended ? { score: teamPoints(sheet.taps, sideOf(crew, pupilId)), timeMs: null, told: false } : null;
   }
   if (!mine || mine.taps.length === 0) return null;
-  const got = scored(mine.taps, rung, played.lengthMs(round));
+  const workedMs = played.workedMs(round, take, nowMs) ?? played.lengthMs(round);
+  const got = viewOf(measure).score(mine.taps, measure, workedMs);
   return got.score === null ? null : { score: got.score, timeMs: got.timeMs, told: false };
 }
 
@@ -63,7 +51,7 @@ export function askedOf(block: ScriptBlock, played: Played, round: number, crew:
   const here = crew.workers.filter((w) => !played.away.has(w));
   const first = here[0];
   if (first === undefined) return [];
-  return rungIn(block, played.rungId(round, first)).measure === "MATCH" ? here : [first];
+  return viewOf(rungIn(block, played.rungId(round, first)).measure).bySide ? here : [first];
 }
 
 /** A pupil's best and last of the kind before this run. */

@@ -7,14 +7,17 @@ import { Failed, Loading } from "../../ui/states";
 
 import { useOnDevice } from "../../ui/use-on-device";
 import { Aside } from "./aside";
-import { callNow, callsOf, keepHeard, Sounder } from "./calls";
+import { callNow, callsOf, changeOf, Sounder } from "./calls";
 import { Collect } from "./collect";
 import { Disputes } from "./disputes";
 import { afterTurn } from "./ended-turn";
 import { Face } from "./face";
-import { type Played, roundAt, roundStart, turnsEnded } from "./log";
+import { GoTo } from "./go-to";
+import { HeardChoice } from "./heard-choice";
+import { type Played, roundAt, roundStart, roundsOfTurn, turnsEnded } from "./log";
 import { missingIn } from "./missing";
-import { Pads } from "./pads/pads";
+import { wordOf } from "./own-word";
+import { Pads } from "./pads";
 import { Recorded } from "./recorded";
 import { runLane } from "./run-lane";
 import { Said } from "./said";
@@ -47,8 +50,8 @@ export function RunView() {
 type On = ReturnType<typeof useRun>;
 
 function takeBackFinish(on: On) {
-  const finish = on.events.filter((e) => e.kind === "FINISH").at(-1);
-  if (finish) on.record("TAKE_BACK", { target: finish.id });
+  const finish = on.events.filter((e) => e.what.type === "FINISH").at(-1);
+  if (finish) on.record({ type: "TAKE_BACK", target: finish.id });
 }
 
 const EXTRA_SEC = 15;
@@ -60,7 +63,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const position = played.at(now);
   const segment = segments[position.segment];
   const playing = played.anchor.playing && !!segment;
-  const begun = on.events.some((e) => e.kind === "GO");
+  const begun = on.events.some((e) => e.what.type === "GO");
   const navigate = useNavigate();
   const [ending, setEnding] = useState(false);
   const [watched, setWatched] = useOnDevice<string[]>(`marble.watched.${run.id}`, []);
@@ -68,34 +71,38 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const sounder = useRef(new Sounder());
   const round = roundAt(segments, position.segment);
   const ended = useMemo(() => turnsEnded(segments, position.segment), [segments, position.segment]);
-  const missing = ended.filter((r) => missingIn(run, r, played, on.counts) > 0);
+  const missing = ended.filter((r) => missingIn(run, r, played, on.counts, now) > 0);
   const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP"].includes(segment.kind);
   const lastEnded = ended.at(-1);
   const shownTurn = collecting;
   const newlyEnded = resting && lastEnded !== undefined && isCounted(run, lastEnded) ? lastEnded : undefined;
-  const allIn = shownTurn !== undefined && missingIn(run, shownTurn, played, on.counts) === 0;
+  const toClose = shownTurn !== undefined && !resting && nothingLeft(run, shownTurn, played, on, now);
 
-  // In the rest the numbers are asked for; the sheet stays until they are in, also when the next turn has begun.
+  // In the rest the numbers are asked for. The sheet stays while somebody is at it, also when work begins or another turn ends.
+  const shown = useRef(shownTurn);
+  shown.current = shownTurn;
   useEffect(() => {
-    if (newlyEnded !== undefined) setCollecting(newlyEnded);
+    if (newlyEnded === undefined) return;
+    if (shown.current === undefined || !atTheSheet()) setCollecting(newlyEnded);
   }, [newlyEnded]);
   useEffect(() => {
-    if (allIn && !resting) setCollecting(undefined);
-  }, [allIn, resting]);
+    if (toClose && !atTheSheet()) setCollecting(undefined);
+  }, [toClose]);
 
   useSounds(script, played, sounder.current);
   useWakeLock(playing);
 
   const jump = (kind: "AGAIN" | "NEXT" | "BACK", to: number) => {
     sounder.current.forget();
-    on.record(kind, { segment: Math.max(0, Math.min(to, segments.length)), offsetMs: 0 });
+    on.record({ type: kind, segment: Math.max(0, Math.min(to, segments.length)), offsetMs: 0 });
     setCollecting(undefined);
   };
   const press = {
     holdOrGo: () => {
       sounder.current.wake();
       if (!segment) return;
-      on.record(played.anchor.playing ? "HOLD" : "GO", {
+      on.record({
+        type: played.anchor.playing ? "HOLD" : "GO",
         segment: position.segment,
         offsetMs: Math.round(played.at(sharedNow()).offsetMs),
       });
@@ -109,7 +116,8 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     stopAll: () => {
       sounder.current.wake();
       if (!segment || played.stopped) return;
-      on.record("STOP_ALL", {
+      on.record({
+        type: "STOP_ALL",
         segment: position.segment,
         offsetMs: Math.round(played.at(sharedNow()).offsetMs),
       });
@@ -122,11 +130,15 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       const after = afterTurn(segments, position.segment);
       if (after !== undefined) jump("NEXT", after);
     },
-    longer: () => segment && on.record("EXTEND", { segment: segment.index, addSec: EXTRA_SEC }),
+    longer: () => segment && on.record({ type: "EXTEND", segment: segment.index, addSec: EXTRA_SEC }),
     takeBack: () => {
       const last = on.events.at(-1);
-      if (last) on.record("TAKE_BACK", { target: last.id });
+      if (last) on.record({ type: "TAKE_BACK", target: last.id });
     },
+  };
+
+  const goTo = (to: number) => {
+    if (to !== position.segment) jump(to > position.segment ? "NEXT" : "BACK", to);
   };
 
   const keys = useRef(press);
@@ -164,7 +176,10 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === segment?.block).map((s) => s.set));
   const optionalNow = !!segment && !!script.blocks[segment.block]?.optionalLast && segment.set === sets - 1 && sets > 1;
   const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
-  const call = playing && segment ? callNow(callsOf(segment, played.lengthMs(segment.index)), position.offsetMs) : "";
+  const call =
+    playing && segment
+      ? callNow(callsOf(segment, played.lengthMs(segment.index), changeOf(script, segment)), position.offsetMs)
+      : "";
 
   return (
     <div className="mx-auto flex min-h-dvh max-w-[84rem] flex-col gap-3 px-4 py-3 sm:px-7">
@@ -183,7 +198,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         {call}
       </p>
       <div className="min-h-0 flex-1">
-        {shownTurn !== undefined ? (
+        {shownTurn !== undefined && (
           <Collect
             key={shownTurn}
             run={run}
@@ -197,18 +212,17 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             onClose={() => setCollecting(undefined)}
             record={on.record}
           />
-        ) : (
-          segment && (
-            <Pads
-              run={run}
-              played={played}
-              counts={on.counts}
-              segment={segment}
-              watched={watched}
-              onWatch={setWatched}
-              record={on.record}
-            />
-          )
+        )}
+        {segment && (shownTurn === undefined || (tapping && !resting)) && (
+          <Pads
+            run={run}
+            played={played}
+            counts={on.counts}
+            segment={segment}
+            watched={watched}
+            onWatch={setWatched}
+            record={on.record}
+          />
         )}
         {segment && shownTurn === undefined && script.blocks[segment.block]?.kind === "FREE" && (
           <Said run={run} played={played} segment={segment} events={on.events} record={on.record} />
@@ -227,18 +241,20 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         atSec={startSec}
         labels={false}
       />
-      <div className="run-bar flex flex-wrap items-center gap-2 pb-2">
-        <button type="button" className="btn btn-main min-w-28" onClick={press.holdOrGo} disabled={!segment}>
-          {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>space</Key>
-        </button>
-        <button
-          type="button"
-          className="btn border-[#ff8f86]! bg-[#7a1511]! text-white!"
-          onClick={press.stopAll}
-          disabled={!segment || played.stopped}
-        >
-          Stop all <Key>s</Key>
-        </button>
+      <div className="run-bar flex flex-wrap items-center gap-2 sm:pb-2">
+        <span className="run-first flex gap-2">
+          <button type="button" className="btn btn-main min-w-28 flex-1" onClick={press.holdOrGo} disabled={!segment}>
+            {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>space</Key>
+          </button>
+          <button
+            type="button"
+            className="btn btn-stop flex-1"
+            onClick={press.stopAll}
+            disabled={!segment || played.stopped}
+          >
+            Stop all <Key>s</Key>
+          </button>
+        </span>
         <button type="button" className="btn" onClick={press.again} disabled={round < 0}>
           Again <Key>←</Key>
         </button>
@@ -256,6 +272,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         <button type="button" className="btn" onClick={press.back} disabled={round < 1}>
           Back a round
         </button>
+        <GoTo run={run} played={played} at={position.segment} onGo={goTo} />
         {optionalNow && (
           <button type="button" className="btn" onClick={press.skipOptional}>
             Skip the optional round
@@ -279,7 +296,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             type="button"
             className="btn btn-small"
             aria-pressed={played.scoresOnWall}
-            onClick={() => on.record(played.scoresOnWall ? "SCORES_OFF" : "SCORES_ON")}
+            onClick={() => on.record({ type: "SCORES_ON_WALL", on: !played.scoresOnWall })}
           >
             Scores on the wall {played.scoresOnWall ? "on" : "off"}
           </button>
@@ -310,7 +327,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             type="button"
             className="btn btn-main"
             onClick={() => {
-              on.record("FINISH");
+              on.record({ type: "FINISH" });
               setEnding(false);
             }}
           >
@@ -325,48 +342,27 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   );
 }
 
-/** Tones and speech, each on or off; kept on this device. */
-function HeardChoice({ sounder }: { sounder: Sounder }) {
-  const [heard, setHeard] = useState(sounder.heard);
-  const set = (next: typeof heard) => {
-    sounder.heard = next;
-    sounder.wake();
-    keepHeard(next);
-    setHeard(next);
-  };
-  return (
-    <span className="flex gap-2">
-      <button
-        type="button"
-        className="btn btn-small"
-        aria-pressed={heard.tones}
-        onClick={() => set({ ...heard, tones: !heard.tones })}
-      >
-        Tones {heard.tones ? "on" : "off"}
-      </button>
-      <button
-        type="button"
-        className="btn btn-small"
-        aria-pressed={heard.speech}
-        onClick={() => set({ ...heard, speech: !heard.speech })}
-      >
-        Voice {heard.speech ? "on" : "off"}
-      </button>
-      <button
-        type="button"
-        className="btn btn-small"
-        aria-pressed={heard.beat}
-        onClick={() => set({ ...heard, beat: !heard.beat })}
-      >
-        Beat {heard.beat ? "on" : "off"}
-      </button>
-    </span>
-  );
-}
-
 const Key = ({ children }: { children: string }) => (
   <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{children}</kbd>
 );
+
+/** Whether somebody is at the collect sheet right now. */
+function atTheSheet(): boolean {
+  return !!document.activeElement?.closest("form[aria-label='Collect the numbers']");
+}
+
+/** Whether a turn has all its numbers, and everybody who worked in it has said their word. */
+function nothingLeft(run: Run, turn: number, played: Played, on: On, nowMs: number): boolean {
+  if (missingIn(run, turn, played, on.counts, nowMs) > 0) return false;
+  const { segments, blocks } = run.sheet.script;
+  const segment = segments[turn];
+  const crews = blocks[segment?.block ?? -1]?.turns[segment?.turn ?? -1]?.crews ?? [];
+  const last = roundsOfTurn(segments, turn).at(-1) ?? turn;
+  return crews
+    .filter((c) => c.workers.length === 1)
+    .flatMap((c) => c.workers)
+    .every((w) => played.away.has(w) || wordOf(on.events, last, w) !== undefined);
+}
 
 function isCounted(run: Run, round: number): boolean {
   const { segments, blocks } = run.sheet.script;

@@ -52,10 +52,10 @@ export function Rungs({
                   <button
                     key={r.id}
                     type="button"
-                    className={`min-h-10 min-w-10 border ${r.id === on ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
+                    className={`min-h-11 min-w-11 border ${r.id === on ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
                     aria-pressed={r.id === on}
                     aria-label={`${name(pupilId)}: rung ${i + 1}, ${r.name}`}
-                    onClick={() => r.id !== on && record("RUNG", { segment: round, pupilId, note: r.id })}
+                    onClick={() => r.id !== on && record({ type: "ON_RUNG", segment: round, pupilId, rungId: r.id })}
                   >
                     {i + 1}
                   </button>

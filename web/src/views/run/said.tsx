@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Run, RunEvent, Segment } from "../../api/types";
-import type { Played } from "./log";
+import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
 
 /** After free combining: one word of each pupil, no score. */
@@ -20,7 +20,8 @@ export function Said({
   const { segments } = run.sheet.script;
   const wordOf = (pupilId: string) =>
     events
-      .filter((e) => e.kind === "SAID" && e.pupilId === pupilId && segments[e.segment ?? -1]?.block === segment.block)
+      .filter(is("SAID"))
+      .filter((e) => e.what.pupilId === pupilId && segments[e.what.segment]?.block === segment.block)
       .at(-1);
   const here = run.sheet.pupils.filter((p) => !played.away.has(p.pupilId));
   const said = here.filter((p) => wordOf(p.pupilId)).length;
@@ -36,11 +37,11 @@ export function Said({
             <span className="min-w-0 flex-1 truncate font-semibold">{p.name}</span>
             <OneWord
               name={p.name}
-              known={wordOf(p.pupilId)?.note ?? ""}
-              onSay={(note) => {
+              known={wordOf(p.pupilId)?.what.word ?? ""}
+              onSay={(word) => {
                 const before = wordOf(p.pupilId);
-                if (before) record("TAKE_BACK", { target: before.id });
-                if (note) record("SAID", { segment: segment.index, pupilId: p.pupilId, note });
+                if (before) record({ type: "TAKE_BACK", target: before.id });
+                if (word) record({ type: "SAID", segment: segment.index, pupilId: p.pupilId, word });
               }}
             />
           </li>
@@ -50,7 +51,7 @@ export function Said({
   );
 }
 
-function OneWord({ name, known, onSay }: { name: string; known: string; onSay: (note: string) => void }) {
+function OneWord({ name, known, onSay }: { name: string; known: string; onSay: (word: string) => void }) {
   const [text, setText] = useState(known);
   const send = () => {
     const word = text.trim();
@@ -59,7 +60,7 @@ function OneWord({ name, known, onSay }: { name: string; known: string; onSay: (
   return (
     <input
       className="field w-36"
-      style={{ minHeight: "2.2rem" }}
+      style={{ minHeight: "2.75rem" }}
       maxLength={24}
       aria-label={`${name}: one word`}
       value={text}

@@ -1,5 +1,5 @@
 import type { Run, RunEvent, Segment } from "../../api/types";
-import type { Played } from "./log";
+import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
 
 /** One press for a usual fault that is seen; it answers with the cue that mends it. A second press says whose it was. */
@@ -23,30 +23,26 @@ export function Seen({
   const block = blocks[segment.block];
   const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
   if (!ladder || !["WORK", "SIDE_SWAP", "TURN_SWAP", "REST"].includes(segment.kind)) return null;
-  const inBlock = events.filter((e) => e.kind === "FAULT" && segments[e.segment ?? -1]?.block === segment.block);
+  const inBlock = events.filter(is("FAULT_SEEN")).filter((e) => segments[e.what.segment]?.block === segment.block);
   const lastSeen = inBlock.at(-1);
-  const last = ladder.faults.find((f) => f.id === lastSeen?.note);
+  const last = ladder.faults.find((f) => f.id === lastSeen?.what.faultId);
   const working = block?.turns[segments[of]?.turn ?? -1]?.crews.flatMap((c) => c.workers) ?? [];
   const whose = (pupilId: string) => {
     if (!lastSeen) return;
-    record("TAKE_BACK", { target: lastSeen.id });
-    record("FAULT", {
-      segment: lastSeen.segment,
-      note: lastSeen.note,
-      pupilId: pupilId === lastSeen.pupilId ? null : pupilId,
-    });
+    record({ type: "TAKE_BACK", target: lastSeen.id });
+    record({ ...lastSeen.what, pupilId: pupilId === lastSeen.what.pupilId ? null : pupilId });
   };
   return (
     <section aria-label="Seen" className="mt-4 flex flex-wrap items-center gap-2">
       <span className="text-mist">Seen:</span>
       {ladder.faults.map((f) => {
-        const times = inBlock.filter((e) => e.note === f.id).length;
+        const times = inBlock.filter((e) => e.what.faultId === f.id).length;
         return (
           <button
             key={f.id}
             type="button"
             className="btn btn-small text-left whitespace-normal!"
-            onClick={() => record("FAULT", { segment: of, note: f.id })}
+            onClick={() => record({ type: "FAULT_SEEN", segment: of, pupilId: null, faultId: f.id })}
           >
             {f.seen}
             {times > 0 && <span className="clock opacity-75">{times}</span>}
@@ -66,8 +62,8 @@ export function Seen({
                 <button
                   key={w}
                   type="button"
-                  className={`min-h-8 border px-2 ${lastSeen?.pupilId === w ? "border-chalk bg-chalk text-night" : "border-[#3a504d]"}`}
-                  aria-pressed={lastSeen?.pupilId === w}
+                  className={`min-h-11 border px-2 ${lastSeen?.what.pupilId === w ? "border-chalk bg-chalk text-night" : "border-[#3a504d]"}`}
+                  aria-pressed={lastSeen?.what.pupilId === w}
                   onClick={() => whose(w)}
                 >
                   {run.sheet.pupils.find((p) => p.pupilId === w)?.name}

@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { Run, RunEvent } from "../../api/types";
+import { today } from "./flat-events";
 
 /** What a device keeps of its runs until the server has it, and the run's sheet to go on without the server. */
 interface Kept extends DBSchema {
@@ -12,12 +13,14 @@ interface Kept extends DBSchema {
 let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 function db(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>("unruly-marble", 2, {
-    upgrade(d, before) {
+  opened ??= openDB<Kept>("unruly-marble", 3, {
+    upgrade(d, before, _, tx) {
       if (before < 1) {
         d.createObjectStore("events", { keyPath: "id" }).createIndex("run", "runId");
         d.createObjectStore("sheets", { keyPath: "id" });
       }
+      // Sheets of an older shape are asked for anew; what waits to be sent is kept as it is.
+      if (before >= 1 && before < 3) tx.objectStore("sheets").clear();
       if (before < 2) d.createObjectStore("heard", { keyPath: "id" }).createIndex("run", "runId");
     },
   });
@@ -33,7 +36,7 @@ export async function keep(runId: string, event: RunEvent): Promise<void> {
 /** Events of a run that the server has not acknowledged, oldest first. */
 export async function waiting(runId: string): Promise<RunEvent[]> {
   const kept = await (await db()).getAllFromIndex("events", "run", runId);
-  return kept.map((k) => k.event).sort((a, b) => (a.id < b.id ? -1 : 1));
+  return kept.map((k) => today(k.event)).sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 /** The server has these: they wait no longer, and stay to be shown. */
@@ -53,7 +56,7 @@ export async function heard(runId: string, events: RunEvent[]): Promise<void> {
 }
 
 export async function heardBefore(runId: string): Promise<RunEvent[]> {
-  return (await (await db()).getAllFromIndex("heard", "run", runId)).map((k) => k.event);
+  return (await (await db()).getAllFromIndex("heard", "run", runId)).map((k) => today(k.event));
 }
 
 /** What was recorded for good is not kept here any longer. */

@@ -3,6 +3,7 @@ import { Choice } from "../../ui/choice";
 import { Collect } from "./collect";
 import { turnsEnded } from "./log";
 import { missingIn } from "./missing";
+import { roundName } from "./round-name";
 import type { useRun } from "./use-run";
 
 const NONE = "none";
@@ -14,12 +15,10 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
   if (!run || !played) return null;
   const { segments, blocks } = run.sheet.script;
   const turns = turnsEnded(segments, segments.length).filter((r) => blocks[segments[r]?.block ?? -1]?.counted);
-  const missing = turns.filter((r) => missingIn(run, r, played, on.counts) > 0);
+  const missing = turns.filter((r) => missingIn(run, r, played, on.counts, 0) > 0);
   const named = (r: number) => {
-    const s = segments[r];
-    const ladder = run.sheet.ladders.find((l) => l.id === blocks[s?.block ?? -1]?.ladderId);
-    const open = missingIn(run, r, played, on.counts);
-    return `${ladder?.name}, set ${(s?.set ?? 0) + 1}, turn ${(s?.turn ?? 0) + 1}${open > 0 ? ` (${open} missing)` : ""}`;
+    const open = missingIn(run, r, played, on.counts, 0);
+    return `${roundName(run, r, played)}${open > 0 ? ` (${open} missing)` : ""}`;
   };
   return (
     <section className="mb-7 space-y-3" aria-label="Type in afterwards">

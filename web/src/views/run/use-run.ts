@@ -1,17 +1,15 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, Problem } from "../../api/client";
-import type { Run, RunEvent } from "../../api/types";
+import type { Run, RunEvent, What } from "../../api/types";
 import { thisDevice } from "./device";
 import { idAfter } from "./ids";
-import { disputes, type Kind, Played, standing, tallies } from "./log";
+import { disputes, Played, standing, tallies } from "./log";
 import { heardClock, sharedNow } from "./shared-clock";
 import * as store from "./store";
 import { useStream } from "./use-stream";
 
 const RETRY_MS = 2_000;
 const BATCH = 200;
-
-type Details = Partial<Omit<RunEvent, "id" | "kind" | "atMs" | "device">>;
 
 /** A run on this device: its log, a way to add to it, and how much of it the server has. */
 export function useRun(runId: string) {
@@ -102,23 +100,12 @@ export function useRun(runId: string) {
   }, [load, flush]);
 
   const record = useCallback(
-    (kind: Kind, details: Details = {}): RunEvent => {
+    (what: What): RunEvent => {
       const event: RunEvent = {
         id: idAfter(greatest.current),
-        kind,
         atMs: Math.round(sharedNow()),
-        segment: null,
-        offsetMs: null,
-        take: null,
-        pupilId: null,
-        score: null,
-        addSec: null,
-        target: null,
-        note: null,
-        xCm: null,
-        yCm: null,
-        ...details,
         device: thisDevice(),
+        what,
       };
       greatest.current = event.id;
       setLog((l) => [...l, event]);

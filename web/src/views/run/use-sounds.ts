@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { RunScript } from "../../api/types";
 import { calledNow } from "./called";
-import { beatsOf, callsOf, type Sounder } from "./calls";
+import { beatsOf, callsOf, changeOf, type Sounder } from "./calls";
 import type { Played } from "./log";
 import { sharedNow } from "./shared-clock";
 
@@ -31,7 +31,7 @@ export function useSounds(script: RunScript, played: Played, sounder: Sounder) {
         const lengthMs = played.lengthMs(index);
         const startsInMs = index === at.segment ? -at.offsetMs : played.lengthMs(at.segment) - at.offsetMs;
         const beats = sounder.heard.beat ? beatsOf(segment, lengthMs, blocks[segment.block]?.beatSec ?? null) : [];
-        for (const call of [...callsOf(segment, lengthMs), ...beats]) {
+        for (const call of [...callsOf(segment, lengthMs, changeOf(script, segment)), ...beats]) {
           const inMs = startsInMs + call.atMs;
           if (inMs > -LATE_MS && inMs < AHEAD_MS)
             sounder.at(`${index}/${played.take(index)}/${call.tone}/${call.atMs}`, call, inMs);

@@ -7,8 +7,8 @@ import { Loading } from "../../ui/states";
 import { clock, sideCall } from "../../words";
 import { calledNow } from "../run/called";
 import { CalledWord } from "../run/called-word";
-import { callNow, callsOf, Sounder } from "../run/calls";
-import { kindWord } from "../run/face";
+import { callNow, callsOf, changeOf, Sounder } from "../run/calls";
+import { kindWord, wordOf } from "../run/face";
 import { Played, roundAt, roundsOfTurn, standing, type Tally, tallies } from "../run/log";
 import { resultOf } from "../run/result-of";
 import { runLane } from "../run/run-lane";
@@ -110,7 +110,7 @@ function OfRun({ code }: { code: string }) {
       </p>
     );
   if (!wall || !played) return <Loading what="the wall face" />;
-  return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.kind === "GO")} />;
+  return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.what.type === "GO")} />;
 }
 
 function Face({
@@ -144,7 +144,9 @@ function Face({
   const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
   const leftMs = played.lengthMs(segment.index) - at.offsetMs;
   const held = begun && !played.anchor.playing;
-  const call = played.anchor.playing ? callNow(callsOf(segment, played.lengthMs(segment.index)), at.offsetMs) : "";
+  const call = played.anchor.playing
+    ? callNow(callsOf(segment, played.lengthMs(segment.index), changeOf(wall.script, segment)), at.offsetMs)
+    : "";
   const called = !held && calledNow(wall.script, segment, at.offsetMs);
   const upcoming = segments.find((s) => s.kind === "WORK" && s.index >= segment.index && s.block === number);
   const sideOf = segment.kind === "WORK" ? segment : upcoming;
@@ -164,10 +166,10 @@ function Face({
         </p>
         <div className="min-w-[min(100%,22rem)] flex-1">
           <p className="text-[clamp(1.2rem,2.4vw,2.6rem)] font-semibold text-mist">
-            {held ? "Held" : begun ? kindWord[segment.kind] : "Ready"}
+            {held ? "Held" : begun ? wordOf(wall.script, segment) : "Ready"}
           </p>
           <p className="font-head text-[clamp(2.2rem,5.4vw,6.5rem)] leading-[1.05] font-bold" data-testid="wall-call">
-            {held ? "Hold" : call || rung?.name || kindWord[segment.kind]}
+            {held ? "Hold" : call || rung?.name || wordOf(wall.script, segment)}
           </p>
           {side && side !== "NONE" && side !== "MIXED" && !held && (
             <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,5vw,6rem)] leading-tight font-bold text-night">
@@ -186,7 +188,7 @@ function Face({
           scoreOf={(crew, pupilId) => {
             if (!played.scoresOnWall) return null;
             const rounds = roundsOfTurn(segments, turnSegment.index).reverse();
-            const results = rounds.map((r) => resultOf(wall.script, played, counts, r, crew, pupilId));
+            const results = rounds.map((r) => resultOf(wall.script, played, counts, r, crew, pupilId, now));
             return results.find((r) => r !== null)?.score ?? null;
           }}
         />

@@ -13,10 +13,15 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule the_core_needs_nothing_but_java_a_yaml_reader_and_mathematics = classes()
+    static final ArchRule the_core_needs_nothing_but_java_mathematics_and_readers_of_files = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("java..", "org.unrulymarble.core..", "org.yaml.snakeyaml..", "org.hipparchus..");
+            .resideInAnyPackage(
+                    "java..",
+                    "org.unrulymarble.core..",
+                    "org.yaml.snakeyaml..",
+                    "org.hipparchus..",
+                    "com.fasterxml.jackson.annotation..");
 
     @ArchTest
     static final ArchRule the_core_has_no_clock_of_its_own = classes()
@@ -31,12 +36,14 @@ class ArchitectureTest {
             .consideringOnlyDependenciesInLayers()
             .layer("check")
             .definedBy("..core.check..")
+            .layer("measures")
+            .definedBy("..core.measure..", "..core.games..")
             .layer("things")
             .definedBy("..core.ladder..", "..core.kit..", "..core.place..", "..core.planning..")
             .layer("reckonings")
             .definedBy("..core.clock..", "..core.flight..", "..core.aim..", "..core.chance..", "..core.rotation..")
             .layer("results")
-            .definedBy("..core.score..", "..core.record..")
+            .definedBy("..core.run..", "..core.record..")
             .layer("lesson")
             .definedBy("..core.plan..")
             .whereLayer("lesson")

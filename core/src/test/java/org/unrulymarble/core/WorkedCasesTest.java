@@ -19,9 +19,9 @@ import org.unrulymarble.core.flight.Rebound;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.TossForClaps;
 import org.unrulymarble.core.flight.WallMark;
-import org.unrulymarble.core.score.Bowling;
-import org.unrulymarble.core.score.End;
-import org.unrulymarble.core.score.Staircase;
+import org.unrulymarble.core.games.Bowling;
+import org.unrulymarble.core.games.End;
+import org.unrulymarble.core.measure.Staircase;
 
 /** Every worked case of every reckoning; clock and spots have their own. */
 class WorkedCasesTest {

@@ -19,7 +19,7 @@ import java.util.concurrent.locks.LockSupport;
 /** The packed server as its own process, with its own data folder; can be killed and started again over the same data. */
 public final class MarbleServer implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
+    private static final Duration PATIENCE = Duration.ofSeconds(150);
     private static final long ASK_AGAIN_NANOS = TimeUnit.MILLISECONDS.toNanos(50);
 
     private final Path data;

@@ -4,11 +4,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 
-/** One server with the demo and one browser for all journeys; both end with the test run. */
-public final class OneBrowser implements BeforeAllCallback, TestExecutionExceptionHandler, AutoCloseable {
+/** One server with the demo and one browser for all journeys of this process; both end with it, since each class is a test run of its own. */
+public final class OneBrowser implements BeforeAllCallback, TestExecutionExceptionHandler {
 
     private static MarbleServer server;
     private static Browser browser;
@@ -18,7 +17,7 @@ public final class OneBrowser implements BeforeAllCallback, TestExecutionExcepti
         if (server != null) return;
         server = new MarbleServer(true).start();
         browser = new Browser().at(server.address());
-        context.getRoot().getStore(Namespace.GLOBAL).put("one browser", this);
+        Runtime.getRuntime().addShutdownHook(new Thread(OneBrowser::close));
     }
 
     /** What the screen showed when a journey failed, in target/failures. */
@@ -37,8 +36,7 @@ public final class OneBrowser implements BeforeAllCallback, TestExecutionExcepti
         return browser.at(server.address());
     }
 
-    @Override
-    public void close() {
+    private static void close() {
         browser.close();
         server.close();
     }

@@ -205,14 +205,14 @@ class PadsJourneyTest {
         browser.press("It was a trial");
         run.awaitSent();
         run.finish();
-        browser.choose("The turn to type in", "Wall and back, set 1, turn 1");
+        browser.choose("The turn to type in", "1 Wall and back: Two hands, one bounce, turn 1");
         browser.labelled("Cosmo V.").sendKeys("7", Keys.ENTER);
         browser.await(
                 "for both results",
                 d -> browser.see("[data-testid=recorded]").getText().contains("2 results of 2 pupils"));
         assertThat(browser.see("[data-testid=recorded]").getText())
-                .contains("12 (trial, Same hand)")
-                .contains("7 (trial, typed in)");
+                .containsPattern("12 \\(broken off after \\d s, trial, Same hand\\)")
+                .containsPattern("7 \\(broken off after \\d s, trial, typed in\\)");
 
         browser.press("Amaru T.");
         assertThat(browser.see("[data-testid=attempts] tbody tr").getText()).contains("same hand", "trial");

@@ -42,7 +42,7 @@ final class RunPage {
     /** As another screen of the run would jump. */
     void jumpTo(int segment) {
         browser.request("POST", "/api/runs/events", """
-                {"runId":"%s","events":[{"id":"%s","kind":"NEXT","atMs":%d,"segment":%d,"offsetMs":0,"device":"other"}]}""".formatted(
+                {"runId":"%s","events":[{"id":"%s","atMs":%d,"device":"other","what":{"type":"NEXT","segment":%d,"offsetMs":0}}]}""".formatted(
                         id(), idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment));
     }
 

@@ -39,9 +39,14 @@ class Api {
         }
     }
 
+    /** Somebody of the demo. */
     Api as(String name) {
+        return as(name, name + "-demo");
+    }
+
+    Api as(String name, String password) {
         session = null;
-        assertThat(post("/api/session", "{\"username\":\"%s\",\"password\":\"%s-demo\"}".formatted(name, name))
+        assertThat(post("/api/session", "{\"username\":\"%s\",\"password\":\"%s\"}".formatted(name, password))
                         .status())
                 .isEqualTo(200);
         return this;

@@ -194,9 +194,9 @@ class QuestionsApiTest {
 
     private static double hold(JsonNode rung) {
         JsonNode gate = rung.get("gate");
-        return gate.get("of").isNull()
-                ? HOLD
-                : (double) gate.get("reach").intValue() / gate.get("of").intValue();
+        return gate.has("of")
+                ? (double) gate.get("reach").intValue() / gate.get("of").intValue()
+                : HOLD;
     }
 
     private List<JsonNode> evidence(List<JsonNode> on, JsonNode rung, String side) {
@@ -254,9 +254,13 @@ class QuestionsApiTest {
                 .findFirst()
                 .orElseThrow()
                 .get("measure")
+                .get("type")
                 .stringValue();
         double score = a.get("score").doubleValue();
         if (Set.of("TIME_FOR_N", "COURSE_TIME", "KEEP_ALL").contains(measure)) return -score;
-        return measure.equals("COUNT_IN_TIME") ? score / a.get("workSec").doubleValue() : score;
+        if (Set.of("HITS_OF_N", "NO_BALLS").contains(measure))
+            return score / a.get("tries").doubleValue();
+        boolean byRate = Set.of("COUNT_IN_TIME", "RINGS", "MADE_FROM_SPOTS").contains(measure);
+        return byRate ? score / a.get("time").get("workedSec").doubleValue() : score;
     }
 }

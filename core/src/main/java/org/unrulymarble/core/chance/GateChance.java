@@ -2,9 +2,14 @@ package org.unrulymarble.core.chance;
 
 import org.hipparchus.special.Beta;
 import org.unrulymarble.core.check.Rounding;
-import org.unrulymarble.core.ladder.Gate;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Pace;
+import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.HeldForTime;
+import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.LongestRun;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
 
 /**
  * How likely a gate is met within some seconds by somebody whose tries go in with share p. Source: runs by the exact recurrence for success runs,
@@ -17,32 +22,31 @@ public final class GateChance {
 
     private GateChance() {}
 
-    /** Whether there is a reckoning for this measure at all. */
-    public static boolean known(Measure measure) {
-        return switch (measure) {
-            case COUNT_IN_TIME, LONGEST_RUN, HITS_OF_N, HELD_FOR_TIME -> true;
-            default -> false;
-        };
+    /** Whether there is a reckoning for this gate at all: a place, points or a match have none. */
+    public static boolean known(Measure measure, Gate gate) {
+        if (!(gate instanceof Gate.Reach)) return measure.countsTries();
+        return measure instanceof CountInTime
+                || measure instanceof LongestRun
+                || measure instanceof HitsOfN
+                || measure instanceof NoBalls
+                || measure instanceof HeldForTime;
     }
 
-    /** @param sec time that there is, with as many goes as fit into it */
+    /** @param gate one that is {@link #known}; {@code sec} time that there is, with as many goes as fit into it */
     public static double within(Measure measure, Gate gate, Pace pace, double p, double sec) {
         double secPerTry = p * pace.hitSec() + (1 - p) * pace.missSec();
         int tries = Math.min(MOST_TRIES, Rounding.floor(sec / secPerTry));
-        return switch (measure) {
-            case LONGEST_RUN -> Streak.chance(p, gate.reach(), tries);
-            case HELD_FOR_TIME -> Streak.chance(p, Math.max(1, Rounding.ceil(gate.reach() / pace.hitSec())), tries);
-            case HITS_OF_N -> {
-                int of = gate.of() == null ? gate.reach() : gate.of();
-                yield inGoes(Odds.atLeast(p, of, gate.reach()), Math.floor(sec / (of * secPerTry) + Rounding.SLACK));
-            }
-            case COUNT_IN_TIME -> {
-                double goSec = gate.inSec() == null ? sec : Math.min(sec, gate.inSec());
-                double goes = gate.inSec() == null ? 1 : Math.max(1, Math.floor(sec / gate.inSec() + Rounding.SLACK));
-                yield inGoes(hitsWithin(gate.reach(), pace, p, goSec), goes);
-            }
-            default -> throw new IllegalArgumentException(measure + " has no reckoning");
-        };
+        int reach = gate.reach();
+        if (gate instanceof Gate.InARow || measure instanceof LongestRun) return Streak.chance(p, reach, tries);
+        if (measure instanceof HeldForTime)
+            return Streak.chance(p, Math.max(1, Rounding.ceil(reach / pace.hitSec())), tries);
+        if (gate instanceof Gate.SoManyIn in) {
+            double goes = Math.max(1, Math.floor(sec / in.inSec() + Rounding.SLACK));
+            return inGoes(hitsWithin(reach, pace, p, Math.min(sec, in.inSec())), goes);
+        }
+        if (measure instanceof CountInTime && gate.outOf() == null) return hitsWithin(reach, pace, p, sec);
+        int of = gate.outOf() == null ? reach : gate.outOf();
+        return inGoes(Odds.atLeast(p, of, reach), Math.floor(sec / (of * secPerTry) + Rounding.SLACK));
     }
 
     /** Chance of n hits within so many seconds. */

@@ -1,6 +1,8 @@
 package org.unrulymarble.core.ladder;
 
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.measure.Stairs;
 
 /** A planning dose for each of the four schools. Values are the house's own and meant to be changed. */
 public record Doses(ByClock clock, ByCount count, ByGate gate, ByStaircase staircase) {
@@ -44,13 +46,11 @@ public record Doses(ByClock clock, ByCount count, ByGate gate, ByStaircase stair
                     .range("limitSec", limitSec, 1, Checks.MAX_SEC)
                     .done();
         }
-    }
 
-    /** Where a miss sends the thrower. */
-    public enum OnMiss {
-        STAY,
-        STEP_IN,
-        RESTART
+        /** How it is stepped back. */
+        public Stairs stairs() {
+            return new Stairs(makesToStep, onMiss, stepM);
+        }
     }
 
     public Doses {

@@ -2,13 +2,32 @@ package org.unrulymarble.core.ladder;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
+import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.kit.KitProperty;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
+import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.CourseTime;
+import org.unrulymarble.core.measure.Furthest;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.HeldForTime;
+import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.KeepAll;
+import org.unrulymarble.core.measure.Levels;
+import org.unrulymarble.core.measure.LongestRun;
+import org.unrulymarble.core.measure.MadeFromSpots;
+import org.unrulymarble.core.measure.Match;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
+import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.measure.Rings;
+import org.unrulymarble.core.measure.TimeForN;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
 
@@ -30,7 +49,7 @@ final class LadderShape {
                     doses,
                     manner == null ? Manner.ANY : manner,
                     f.word("sides", Sides.class),
-                    f.word("measure", Measure.class),
+                    f.word("measure", Measure.Kind.class),
                     f.text("unit"),
                     f.part("pace", LadderShape::pace),
                     f.words("modifiers", Modifier.class));
@@ -71,7 +90,7 @@ final class LadderShape {
             Doses doses,
             Manner manner,
             Sides sides,
-            Measure measure,
+            Measure.Kind measure,
             String unit,
             Pace pace,
             List<Modifier> modifiers) {}
@@ -131,8 +150,10 @@ final class LadderShape {
         Pace pace = f.part("pace", LadderShape::pace);
         List<Modifier> modifiers = f.words("modifiers", Modifier.class);
         Sides sides = f.word("sides", Sides.class);
-        Measure measure = f.word("measure", Measure.class);
+        Measure.Kind kind = f.word("measure", Measure.Kind.class);
         String unit = f.text("unit");
+        Doses doses = own == null ? usual.doses() : own;
+        Figures figures = f.part("scoring", LadderShape::figures);
         return new Rung(
                 f.text("id"),
                 f.text("name"),
@@ -142,11 +163,11 @@ final class LadderShape {
                 f.text("counts"),
                 f.text("countsNot"),
                 sides == null ? usual.sides() : sides,
-                measure == null ? usual.measure() : measure,
+                measure(kind == null ? usual.measure() : kind, figures, doses),
                 unit == null ? usual.unit() : unit,
-                f.part("gate", g -> new Gate(g.whole("reach"), g.whole("of"), g.whole("inSec"))),
+                f.part("gate", LadderShape::gate),
                 pace == null ? usual.pace() : pace,
-                own == null ? usual.doses() : own,
+                doses,
                 f.text("easier"),
                 f.text("harder"),
                 modifiers == null ? usual.modifiers() : modifiers,
@@ -154,21 +175,84 @@ final class LadderShape {
                 f.whole("claps"),
                 f.number("heightM"),
                 f.number("standM"),
-                f.part("scoring", LadderShape::scoring),
+                figures == null ? null : figures.calls(),
                 f.part("delivery", d -> new Delivery(d.number("speedMs"), d.number("fromM"))),
                 f.texts("steps"));
     }
 
-    private static Scoring scoring(Fields f) {
-        return new Scoring(
-                f.parts("rings", r -> new Scoring.Ring(r.whole("radiusCm"), r.whole("points"))),
-                f.whole("n"),
-                f.whole("spots"),
-                f.whole("balls"),
-                f.word("draw", Scoring.Draw.class),
-                f.bool("noBalls"),
-                f.texts("calls"),
-                f.number("callEverySec"));
+    /** What files say of scoring beside the measure's name; the measure takes what it needs. */
+    private record Figures(
+            List<Rings.Ring> rings,
+            Integer n,
+            Integer spots,
+            Integer balls,
+            KeepAll.Draw draw,
+            boolean noBalls,
+            RandomCalls calls) {
+        static final Figures NONE = new Figures(null, null, null, null, null, false, null);
+    }
+
+    private static Figures figures(Fields f) {
+        List<Rings.Ring> rings = f.parts("rings", r -> new Rings.Ring(r.whole("radiusCm"), r.whole("points")));
+        Integer n = f.whole("n");
+        Integer spots = f.whole("spots");
+        Integer balls = f.whole("balls");
+        KeepAll.Draw draw = f.word("draw", KeepAll.Draw.class);
+        Boolean noBalls = f.bool("noBalls");
+        List<String> calls = f.texts("calls");
+        Double callEverySec = f.number("callEverySec");
+        Checks checks = new Checks();
+        checked(checks, () -> new Rings(rings));
+        checked(checks, () -> new TimeForN(n));
+        checked(checks, () -> new MadeFromSpots(spots));
+        checked(checks, () -> new KeepAll(balls, draw));
+        RandomCalls called = calls == null ? null : checked(checks, () -> new RandomCalls(calls, callEverySec));
+        if (calls == null && callEverySec != null) checks.range("callEverySec", callEverySec, 1, 60);
+        checks.done();
+        return new Figures(rings, n, spots, balls, draw, noBalls != null && noBalls, called);
+    }
+
+    /** Null, and said, for what cannot be. */
+    private static <T> T checked(Checks checks, Supplier<T> make) {
+        try {
+            return make.get();
+        } catch (Refused e) {
+            checks.under("", e);
+            return null;
+        }
+    }
+
+    /** Null where it is not known which. */
+    private static Measure measure(Measure.Kind kind, Figures said, Doses doses) {
+        if (kind == null) return null;
+        Figures f = said == null ? Figures.NONE : said;
+        return switch (kind) {
+            case COUNT_IN_TIME -> f.noBalls() ? new NoBalls(null) : new CountInTime();
+            case HITS_OF_N -> f.noBalls() ? new NoBalls(null) : new HitsOfN(null);
+            case NO_BALLS -> new NoBalls(null);
+            case LONGEST_RUN -> new LongestRun();
+            case HELD_FOR_TIME -> new HeldForTime();
+            case TIME_FOR_N -> new TimeForN(f.n());
+            case FURTHEST ->
+                new Furthest(doses == null ? null : doses.staircase().stairs());
+            case RINGS -> new Rings(f.rings());
+            case LEVELS -> new Levels();
+            case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());
+            case KEEP_ALL -> new KeepAll(f.balls(), f.draw());
+            case COURSE_TIME -> new CourseTime();
+            case MATCH -> new Match();
+        };
+    }
+
+    private static Gate gate(Fields f) {
+        Integer inARow = f.whole("inARow");
+        Integer reach = f.whole("reach");
+        Integer of = f.whole("of");
+        Integer inSec = f.whole("inSec");
+        if (inARow == null) return Gate.of(reach, of, inSec);
+        for (String other : List.of("reach", "of", "inSec"))
+            if (f.has(other)) f.wrong(other, Fault.Rule.NO_FIELD, "inARow");
+        return new Gate.InARow(inARow);
     }
 
     private static Pace pace(Fields f) {
@@ -198,7 +282,7 @@ final class LadderShape {
                         "staircase",
                         s -> new Doses.ByStaircase(
                                 s.whole("makesToStep"),
-                                s.word("onMiss", Doses.OnMiss.class),
+                                s.word("onMiss", OnMiss.class),
                                 s.number("stepM"),
                                 s.whole("limitSec"))));
     }

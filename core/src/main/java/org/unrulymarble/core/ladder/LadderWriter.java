@@ -11,6 +11,13 @@ import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.KeepAll;
+import org.unrulymarble.core.measure.MadeFromSpots;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
+import org.unrulymarble.core.measure.Rings;
+import org.unrulymarble.core.measure.TimeForN;
 import org.unrulymarble.core.place.Footprint;
 import org.yaml.snakeyaml.DumperOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -169,15 +176,9 @@ public final class LadderWriter {
         out.put("counts", r.counts());
         out.put("countsNot", r.countsNot());
         out.put("sides", r.sides());
-        out.put("measure", r.measure());
+        out.put("measure", word(r.measure()));
         out.put("unit", r.unit());
-        out.put(
-                "gate",
-                new Out()
-                        .put("reach", r.gate().reach())
-                        .put("of", r.gate().of())
-                        .put("inSec", r.gate().inSec())
-                        .map);
+        out.put("gate", gate(r.gate()));
         out.put(
                 "pace",
                 new Out()
@@ -194,7 +195,7 @@ public final class LadderWriter {
         out.put("claps", r.claps());
         out.put("heightM", r.heightM());
         out.put("standM", r.standM());
-        if (!r.scoring().equals(Scoring.NONE)) out.put("scoring", scoring(r.scoring()));
+        out.put("scoring", scoring(r.measure(), r.calls()));
         if (r.delivery() != null)
             out.put(
                     "delivery",
@@ -206,26 +207,35 @@ public final class LadderWriter {
         return out.map;
     }
 
-    private static Map<String, Object> scoring(Scoring s) {
+    /** Files tell no-balls by a figure of scoring. */
+    private static Measure.Kind word(Measure measure) {
+        return measure instanceof NoBalls ? Measure.Kind.HITS_OF_N : measure.kind();
+    }
+
+    private static Map<String, Object> gate(Gate gate) {
+        if (gate instanceof Gate.InARow row) return new Out().put("inARow", row.reach()).map;
         return new Out()
-                .put(
-                        "rings",
-                        s.rings() == null
-                                ? null
-                                : s.rings().stream()
-                                        .map(r -> new Out()
-                                                .put("radiusCm", r.radiusCm())
-                                                .put("points", r.points())
-                                                .map)
-                                        .toList())
-                .put("n", s.n())
-                .put("spots", s.spots())
-                .put("balls", s.balls())
-                .put("draw", s.draw())
-                .put("noBalls", s.noBalls())
-                .put("calls", s.calls())
-                .put("callEverySec", s.callEverySec())
+                .put("reach", gate.reach())
+                .put("of", gate.outOf())
+                .put("inSec", gate instanceof Gate.SoManyIn in ? in.inSec() : null)
                 .map;
+    }
+
+    /** Null where the measure needs nothing and nothing is called. */
+    private static Map<String, Object> scoring(Measure measure, RandomCalls calls) {
+        Out out = new Out();
+        if (measure instanceof Rings rings)
+            out.put(
+                    "rings",
+                    rings.rings().stream()
+                            .map(r -> new Out().put("radiusCm", r.radiusCm()).put("points", r.points()).map)
+                            .toList());
+        if (measure instanceof TimeForN time) out.put("n", time.n());
+        if (measure instanceof MadeFromSpots made) out.put("spots", made.spots());
+        if (measure instanceof KeepAll keep) out.put("balls", keep.balls()).put("draw", keep.draw());
+        if (measure instanceof NoBalls) out.put("noBalls", true);
+        if (calls != null) out.put("calls", calls.words()).put("callEverySec", calls.everySec());
+        return out.map.isEmpty() ? null : out.map;
     }
 
     private static Map<String, Object> manner(Manner m) {

@@ -2,6 +2,9 @@ package org.unrulymarble.core.ladder;
 
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 
 /**
  * One rung of a ladder.
@@ -14,7 +17,9 @@ import org.unrulymarble.core.check.Checks;
  * @param claps claps under the toss, 0 to 20, or null where nothing is clapped
  * @param heightM free height that this rung needs, or null for that of its ladder
  * @param standM distance from wall, partner or target, 0 to 200, or null where there is none
- * @param scoring what its measure needs to be scored
+ * @param measure how a round is scored, with the figures that it needs
+ * @param gate what opens the next rung
+ * @param calls what is called at random, or null where nothing is
  * @param delivery the ball that comes at whoever works, or null
  * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
@@ -39,13 +44,12 @@ public record Rung(
         Integer claps,
         Double heightM,
         Double standM,
-        Scoring scoring,
+        RandomCalls calls,
         Delivery delivery,
         List<String> steps) {
 
     public Rung {
         manner = manner == null ? Manner.ANY : manner;
-        scoring = scoring == null ? Scoring.NONE : scoring;
         steps = steps == null ? List.of() : List.copyOf(steps);
         modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
         Checks checks = new Checks()
@@ -68,6 +72,8 @@ public record Rung(
         if (claps != null) checks.range("claps", claps, 0, 20);
         if (heightM != null) checks.range("heightM", heightM, 0, 200);
         if (standM != null) checks.length("standM", standM);
+        if (measure != null && gate != null)
+            checks.that(measure.mayHave(gate), "gate", Fault.Rule.ONE_OF, "reach alone");
         checks.done();
     }
 }

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
-import org.unrulymarble.core.ladder.Gate;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.place.Footprint;
 
 /**

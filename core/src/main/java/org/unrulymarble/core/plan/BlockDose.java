@@ -1,29 +1,25 @@
 package org.unrulymarble.core.plan;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.Dose;
-import org.unrulymarble.core.ladder.Doses.OnMiss;
+import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.measure.Stairs;
 
-/**
- * How much work one side of one turn is, by the school that the teacher holds with. Whole seconds unless the name says otherwise.
- *
- * @param workSec by clock
- * @param reps by count, 1 to 1,000; with {@code secPerRep}, the planning pace
- * @param limitSec by gate, by staircase, self-paced: no longer than so many seconds; the plan takes all of them
- * @param makesToStep by staircase: hits in a row for a step back, 1 to 1,000; with {@code onMiss} and {@code stepM}
- */
-public record BlockDose(
-        Type type,
-        Integer workSec,
-        Integer reps,
-        Double secPerRep,
-        Integer limitSec,
-        Integer makesToStep,
-        OnMiss onMiss,
-        Double stepM) {
+/** How much work one side of one turn is, by the school that the teacher holds with. Whole seconds unless the name says otherwise. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = BlockDose.ByClock.class, name = "CLOCK"),
+    @JsonSubTypes.Type(value = BlockDose.ByCount.class, name = "COUNT"),
+    @JsonSubTypes.Type(value = BlockDose.ByGate.class, name = "GATE"),
+    @JsonSubTypes.Type(value = BlockDose.ByStaircase.class, name = "STAIRCASE"),
+    @JsonSubTypes.Type(value = BlockDose.SelfPaced.class, name = "SELF_PACED")
+})
+public sealed interface BlockDose {
 
     /** The schools of dose. */
-    public enum Type {
+    enum Type {
         CLOCK,
         COUNT,
         GATE,
@@ -31,62 +27,164 @@ public record BlockDose(
         SELF_PACED
     }
 
-    public BlockDose {
-        Checks checks = new Checks().required("type", type);
-        if (type == Type.CLOCK) checks.seconds("workSec", workSec);
-        if (type == Type.COUNT) checks.range("reps", reps, 1, 1000).range("secPerRep", secPerRep, 0, Checks.MAX_SEC);
-        if (type == Type.GATE || type == Type.STAIRCASE || type == Type.SELF_PACED)
-            checks.range("limitSec", limitSec, 1, Checks.MAX_SEC);
-        if (type == Type.STAIRCASE)
-            checks.range("makesToStep", makesToStep, 1, 1000)
-                    .required("onMiss", onMiss)
-                    .above("stepM", stepM, 0, 200);
-        checks.done();
-        // What belongs to another school is dropped, so that equal doses are equal.
-        if (type != Type.CLOCK) workSec = null;
-        if (type != Type.COUNT) {
-            reps = null;
-            secPerRep = null;
-        }
-        if (type == Type.CLOCK || type == Type.COUNT) limitSec = null;
-        if (type != Type.STAIRCASE) {
-            makesToStep = null;
-            onMiss = null;
-            stepM = null;
-        }
-    }
-
-    public static BlockDose byClock(int workSec) {
-        return new BlockDose(Type.CLOCK, workSec, null, null, null, null, null, null);
-    }
-
-    public static BlockDose byCount(int reps, double secPerRep) {
-        return new BlockDose(Type.COUNT, null, reps, secPerRep, null, null, null, null);
-    }
-
-    public static BlockDose byGate(int limitSec) {
-        return new BlockDose(Type.GATE, null, null, null, limitSec, null, null, null);
-    }
-
-    public static BlockDose byStaircase(int makesToStep, OnMiss onMiss, double stepM, int limitSec) {
-        return new BlockDose(Type.STAIRCASE, null, null, null, limitSec, makesToStep, onMiss, stepM);
-    }
-
-    public static BlockDose selfPaced(int limitSec) {
-        return new BlockDose(Type.SELF_PACED, null, null, null, limitSec, null, null, null);
-    }
+    Type type();
 
     /** As the clock plans it: what has a limit takes the limit. */
-    Dose forClock() {
-        return switch (type) {
-            case CLOCK -> Dose.byClock(workSec);
-            case COUNT -> Dose.byCount(reps, secPerRep);
-            case GATE, STAIRCASE, SELF_PACED -> Dose.byClock(limitSec);
-        };
-    }
+    Dose forClock();
+
+    /** As the clock plans it where both sides are done in one round. */
+    Dose forBothSides();
 
     /** Whole seconds that the plan gives it. */
-    public int seconds() {
+    default int seconds() {
         return forClock().seconds();
+    }
+
+    /** For so long. */
+    record ByClock(Integer workSec) implements BlockDose {
+        public ByClock {
+            new Checks().seconds("workSec", workSec).done();
+        }
+
+        @Override
+        public Type type() {
+            return Type.CLOCK;
+        }
+
+        @Override
+        public Dose forClock() {
+            return Dose.byClock(workSec);
+        }
+
+        @Override
+        public Dose forBothSides() {
+            return Dose.byClock(2 * workSec);
+        }
+    }
+
+    /** So many, 1 to 1,000, at a planning pace of so many seconds each. */
+    record ByCount(Integer reps, Double secPerRep) implements BlockDose {
+        public ByCount {
+            new Checks()
+                    .range("reps", reps, 1, 1000)
+                    .range("secPerRep", secPerRep, 0, Checks.MAX_SEC)
+                    .done();
+        }
+
+        @Override
+        public Type type() {
+            return Type.COUNT;
+        }
+
+        @Override
+        public Dose forClock() {
+            return Dose.byCount(reps, secPerRep);
+        }
+
+        @Override
+        public Dose forBothSides() {
+            return Dose.byCount(2 * reps, secPerRep);
+        }
+    }
+
+    /** Until the gate is met. */
+    record ByGate(Integer limitSec) implements Limited {
+        public ByGate {
+            checkLimit(limitSec).done();
+        }
+
+        @Override
+        public Type type() {
+            return Type.GATE;
+        }
+
+        @Override
+        public BlockDose limit(int otherSec) {
+            return new ByGate(otherSec);
+        }
+    }
+
+    /** So many hits in a row for a step back of so many metres, above 0 to 200; what a miss does. */
+    record ByStaircase(Integer makesToStep, OnMiss onMiss, Double stepM, Integer limitSec) implements Limited {
+        public ByStaircase {
+            checkLimit(limitSec)
+                    .range("makesToStep", makesToStep, 1, 1000)
+                    .required("onMiss", onMiss)
+                    .above("stepM", stepM, 0, 200)
+                    .done();
+        }
+
+        public Stairs stairs() {
+            return new Stairs(makesToStep, onMiss, stepM);
+        }
+
+        @Override
+        public Type type() {
+            return Type.STAIRCASE;
+        }
+
+        @Override
+        public BlockDose limit(int otherSec) {
+            return new ByStaircase(makesToStep, onMiss, stepM, otherSec);
+        }
+    }
+
+    /** Until everyone is content. */
+    record SelfPaced(Integer limitSec) implements Limited {
+        public SelfPaced {
+            checkLimit(limitSec).done();
+        }
+
+        @Override
+        public Type type() {
+            return Type.SELF_PACED;
+        }
+
+        @Override
+        public BlockDose limit(int otherSec) {
+            return new SelfPaced(otherSec);
+        }
+    }
+
+    /** What ends by itself, but no later than after so many seconds; the plan takes all of them. */
+    sealed interface Limited extends BlockDose {
+        Integer limitSec();
+
+        /** The same with another limit. */
+        BlockDose limit(int otherSec);
+
+        @Override
+        default Dose forClock() {
+            return Dose.byClock(limitSec());
+        }
+
+        @Override
+        default Dose forBothSides() {
+            return Dose.byClock(2 * limitSec());
+        }
+    }
+
+    private static Checks checkLimit(Integer limitSec) {
+        return new Checks().range("limitSec", limitSec, 1, Checks.MAX_SEC);
+    }
+
+    static BlockDose byClock(int workSec) {
+        return new ByClock(workSec);
+    }
+
+    static BlockDose byCount(int reps, double secPerRep) {
+        return new ByCount(reps, secPerRep);
+    }
+
+    static BlockDose byGate(int limitSec) {
+        return new ByGate(limitSec);
+    }
+
+    static BlockDose byStaircase(int makesToStep, OnMiss onMiss, double stepM, int limitSec) {
+        return new ByStaircase(makesToStep, onMiss, stepM, limitSec);
+    }
+
+    static BlockDose selfPaced(int limitSec) {
+        return new SelfPaced(limitSec);
     }
 }

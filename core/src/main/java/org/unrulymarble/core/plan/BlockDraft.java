@@ -2,13 +2,13 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.unrulymarble.core.ladder.Gate;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 
 /** A block that is being put together or changed; {@link #block()} checks it. */
@@ -98,7 +98,7 @@ public final class BlockDraft {
         d.id = id;
         d.ladderId = ladder.id();
         d.rungId = rung.id();
-        boolean byCount = rung.measure() == Measure.HITS_OF_N;
+        boolean byCount = rung.measure().compared() == Measure.Compared.BY_TRIES;
         d.dose = byCount
                 ? countDose(rung)
                 : BlockDose.byClock(rung.doses().clock().workSec());
@@ -124,9 +124,9 @@ public final class BlockDraft {
     }
 
     static BlockDose countDose(Rung rung) {
-        int reps = rung.gate().of() == null
+        int reps = rung.gate().outOf() == null
                 ? rung.doses().count().reps()
-                : rung.gate().of();
+                : rung.gate().outOf();
         return BlockDose.byCount(reps, secPerTry(rung));
     }
 

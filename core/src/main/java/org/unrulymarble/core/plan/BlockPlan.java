@@ -7,8 +7,8 @@ import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.place.Spots;
-import org.unrulymarble.core.score.Side;
 
 /**
  * A block worked out.

@@ -4,9 +4,11 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.unrulymarble.core.chance.Calls;
-import org.unrulymarble.core.ladder.Scoring;
-import org.unrulymarble.core.score.RunScript;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.RandomCalls;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.KeepAll;
+import org.unrulymarble.core.run.RunScript;
 
 /** What is called at random in a block: sides, the words of its rung, or the next numbered ball. Seeded by the block, so that all screens call the same. */
 final class Caller {
@@ -21,10 +23,17 @@ final class Caller {
     static RunScript.Called of(Placed p) {
         if (!p.isTask()) return null;
         if (p.block().sideOrder() == Block.SideOrder.CALLED && p.sides().equals(List.of(Side.MIXED)))
-            return called(SIDES, Math.max(1, p.rung().pace().hitSec()), p);
-        Scoring scoring = p.rung().scoring().forMeasure(p.rung().measure());
-        if (scoring.balls() != null) return numbers(scoring.balls(), p);
-        return scoring.calls() == null ? null : called(scoring.calls(), scoring.callEverySec(), p);
+            return called(SIDES, sideSec(p.rung()), p);
+        if (p.rung().measure() instanceof KeepAll keep) return numbers(keep.balls(), p);
+        RandomCalls called = p.rung().calls();
+        return called == null ? null : called(called.words(), called.everySec(), p);
+    }
+
+    /** The rung's own pace of calls, else one try after the other; nobody hears more than one word a second. */
+    private static double sideSec(Rung rung) {
+        return rung.calls() != null
+                ? rung.calls().everySec()
+                : Math.max(1, rung.pace().hitSec());
     }
 
     private static RunScript.Called called(List<String> words, double everySec, Placed p) {

@@ -3,8 +3,8 @@ package org.unrulymarble.core.plan;
 import java.util.Optional;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
-import org.unrulymarble.core.ladder.Gate;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.record.Standings;
 
 /** Which gate a block goes by, and how likely a pupil of this class meets it. */
@@ -26,8 +26,7 @@ public final class GateOdds {
         int tooMuch = gate.reach();
         while (tooMuch - enough > 1) {
             int middle = (enough + tooMuch) >>> 1;
-            Gate lower = new Gate(middle, gate.of(), gate.inSec());
-            if (chance(placed, lower, rates).orElse(0.0) >= wanted) enough = middle;
+            if (chance(placed, gate.to(middle), rates).orElse(0.0) >= wanted) enough = middle;
             else tooMuch = middle;
         }
         return enough;
@@ -36,7 +35,7 @@ public final class GateOdds {
     /** Chance that a pupil of this class meets a gate on every side in one of the sets; empty where that cannot be told. */
     static Optional<Double> chance(Placed placed, Gate gate, RateSpread rates) {
         Rung rung = placed.rung();
-        if (!GateChance.known(rung.measure())) return Optional.empty();
+        if (!GateChance.known(rung.measure(), gate)) return Optional.empty();
         int sets = placed.block().sets();
         int sides = placed.mixed() ? 1 : placed.sides().size();
         double sec = placed.workSec();

@@ -5,11 +5,11 @@ import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
-import org.unrulymarble.core.ladder.Gate;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Pace;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.Reach;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Reach;
 
 /**
  * What a dose asks of this class: how long it takes them and how many get there, from their own tries and, for whoever has none on this rung,
@@ -69,13 +69,12 @@ public record Pacing(
         Rung rung = placed.rung();
         Pace pace = rung.pace();
         BlockDose dose = placed.block().dose();
-        if (dose.type() == BlockDose.Type.GATE && GateChance.known(rung.measure())) {
-            Gate gate = GateOdds.gate(placed);
+        Gate gate = GateOdds.gate(placed);
+        if (dose.type() == BlockDose.Type.GATE && GateChance.known(rung.measure(), gate))
             return sec -> rates.mean(p -> GateChance.within(rung.measure(), gate, pace, p, sec));
-        }
         Integer reps = placed.reps();
         int n = reps == null ? rung.doses().count().reps() : reps;
-        return rung.measure() == Measure.HITS_OF_N
+        return rung.measure().compared() == Measure.Compared.BY_TRIES
                 ? sec -> rates.mean(p -> GateChance.triesWithin(n, pace, p, sec))
                 : sec -> rates.mean(p -> GateChance.hitsWithin(n, pace, p, sec));
     }
@@ -112,7 +111,7 @@ public record Pacing(
 
     private static int step(Placed placed, double share) {
         Pace pace = placed.rung().pace();
-        BlockDose dose = placed.block().dose();
+        BlockDose.ByStaircase dose = (BlockDose.ByStaircase) placed.block().dose();
         return Reach.of(new Reach.ReachAsk(
                         placed.workSec(),
                         dose.makesToStep(),

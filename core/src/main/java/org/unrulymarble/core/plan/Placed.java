@@ -14,10 +14,10 @@ import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.ladder.Sides;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Layout;
-import org.unrulymarble.core.score.Side;
 
 /**
  * A block with its ladder looked up and its spots placed.
@@ -162,17 +162,11 @@ public record Placed(
 
     /** What one round asks for by count, or null. */
     public Integer reps() {
-        return block.dose().type() == BlockDose.Type.COUNT
-                ? (Integer) (block.dose().reps() * (mixed ? 2 : 1))
-                : null;
+        return block.dose() instanceof BlockDose.ByCount count ? (Integer) (count.reps() * (mixed ? 2 : 1)) : null;
     }
 
     private Dose dose() {
-        BlockDose d = block.dose();
-        if (!mixed) return d.forClock();
-        return d.type() == BlockDose.Type.COUNT
-                ? Dose.byCount(2 * d.reps(), d.secPerRep())
-                : Dose.byClock(2 * d.seconds());
+        return mixed ? block.dose().forBothSides() : block.dose().forClock();
     }
 
     boolean moves() {

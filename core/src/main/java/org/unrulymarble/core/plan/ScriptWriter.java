@@ -7,11 +7,13 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.kit.KitKind;
-import org.unrulymarble.core.ladder.Doses;
-import org.unrulymarble.core.ladder.Measure;
-import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.RunScript;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Furthest;
+import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
+import org.unrulymarble.core.measure.Stairs;
+import org.unrulymarble.core.run.RunScript;
 
 /** Makes a lesson into the script of a run: every segment, and who is where in every turn. */
 public final class ScriptWriter {
@@ -40,7 +42,6 @@ public final class ScriptWriter {
                 p.isTask() ? p.rung().id() : null,
                 rungOf(p, setting),
                 block.modifiers(),
-                p.isTask() ? p.rung().measure() : null,
                 p.isTask() ? rungs(p) : List.of(),
                 block.rungBy() == Block.RungBy.CHOOSE,
                 Caller.of(p),
@@ -50,6 +51,7 @@ public final class ScriptWriter {
                 p.isTask() ? p.sides() : List.of(Side.NONE),
                 p.reps(),
                 p.moves() ? p.workSec() : 0,
+                block.dose().type() != BlockDose.Type.CLOCK,
                 p.isTask() && block.counted(),
                 block.optionalLast(),
                 p.steps(),
@@ -79,22 +81,26 @@ public final class ScriptWriter {
     }
 
     private static List<RunScript.ScriptRung> rungs(Placed p) {
+        Stairs stairs = stairs(p.block().dose());
         return p.ladder().rungs().stream()
-                .map(r -> new RunScript.ScriptRung(
-                        r.id(),
-                        r.measure(),
-                        r.scoring().forMeasure(r.measure()),
-                        stairs(p.block().dose(), r)))
+                .map(r -> {
+                    Measure measure = inForce(r.measure(), stairs, p.reps());
+                    return new RunScript.ScriptRung(
+                            r.id(), measure, measure instanceof Furthest furthest ? furthest.stairs() : stairs);
+                })
                 .toList();
     }
 
-    /** By the dose; where the furthest place is what counts, by the rung's own way of stepping. */
-    private static RunScript.Stairs stairs(BlockDose dose, Rung rung) {
-        if (dose.type() == BlockDose.Type.STAIRCASE)
-            return new RunScript.Stairs(dose.makesToStep(), dose.onMiss(), dose.stepM());
-        if (rung.measure() != Measure.FURTHEST) return null;
-        Doses.ByStaircase own = rung.doses().staircase();
-        return new RunScript.Stairs(own.makesToStep(), own.onMiss(), own.stepM());
+    /** Null where the dose steps nobody back. */
+    private static Stairs stairs(BlockDose dose) {
+        return dose instanceof BlockDose.ByStaircase staircase ? staircase.stairs() : null;
+    }
+
+    /** The rung's measure with what this block asks for: so many tries, and its own way of stepping back. */
+    private static Measure inForce(Measure measure, Stairs stairs, Integer reps) {
+        if (measure instanceof HitsOfN) return new HitsOfN(reps);
+        if (measure instanceof NoBalls) return new NoBalls(reps);
+        return measure instanceof Furthest && stairs != null ? new Furthest(stairs) : measure;
     }
 
     /** Only those who are not on the block's own rung. */

@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.RunEvent;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.run.What;
 
 /**
  * Up, stay, back or more tries, for one pupil on the rung where they stand. On a two-sided rung both sides must be ready, and one that falls behind
@@ -24,6 +24,7 @@ import org.unrulymarble.core.score.Side;
  * @param sides one for each side that the rung asks for
  * @param nextRungId the rung above, or null at the top; {@code rungBelowId} the one below, or null at the bottom
  * @param evidenceWanted what to count next time where evidence is what is missing
+ * @param lastChose the rung that was chosen last in a run, beside where the pupil stands; null where none ever was
  */
 public record Advice(
         String pupilId,
@@ -35,7 +36,8 @@ public record Advice(
         List<SideAdvice> sides,
         String nextRungId,
         String rungBelowId,
-        EvidenceWanted evidenceWanted) {
+        EvidenceWanted evidenceWanted,
+        Chose lastChose) {
 
     /** How the next round had better be counted. */
     public enum EvidenceWanted {
@@ -45,6 +47,9 @@ public record Advice(
         /** It cannot: take a round of so many tries. */
         HITS_OF_TEN
     }
+
+    /** A rung that was chosen in a run, by the pupil or for them, and the day. */
+    public record Chose(String rungId, LocalDate on) {}
 
     /** Somebody's word on where a pupil stands; kept with its day and reason, never overwritten. */
     public record Standing(String pupilId, String ladderId, String rungId, LocalDate on, String by, String reason) {}
@@ -118,7 +123,16 @@ public record Advice(
                 number > 0 ? ladder.rungs().get(number - 1).id() : null,
                 bySchool.get(Readiness.School.RECKONED) != Mastery.Advice.MORE || !tried
                         ? EvidenceWanted.NONE
-                        : wanted(rung.measure()));
+                        : wanted(rung.measure()),
+                lastChose(attempts));
+    }
+
+    private static Chose lastChose(List<Attempt> attempts) {
+        return attempts.stream()
+                .filter(Attempt::chosen)
+                .max(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
+                .map(a -> new Chose(a.rungId(), a.on()))
+                .orElse(null);
     }
 
     /** Of two sides the one that is less ready decides, and one that has fallen behind before one that lacks tries. */
@@ -131,9 +145,9 @@ public record Advice(
 
     private static Mastery.Advice ownWord(List<PupilRemark> remarks, Rung rung) {
         return remarks.stream()
-                .filter(r -> r.kind() == RunEvent.Kind.WORD && rung.id().equals(r.rungId()))
+                .filter(r -> r.kind() == What.Remarked.Kind.WORD && rung.id().equals(r.rungId()))
                 .reduce((one, later) -> later.on().isBefore(one.on()) ? one : later)
-                .map(r -> switch (RunEvent.Word.valueOf(r.note())) {
+                .map(r -> switch (What.Word.valueOf(r.note())) {
                     case TOO_EASY -> Mastery.Advice.UP;
                     case RIGHT -> Mastery.Advice.STAY;
                     case TOO_HARD -> Mastery.Advice.BACK;
@@ -146,13 +160,14 @@ public record Advice(
     }
 
     /**
-     * Where a pupil stands: on the rung that somebody named last; else on the highest that was practised, since a round of the whole class on an
-     * easier one moves nobody back; else on the first.
+     * Where a pupil stands: on the rung that somebody named last; else on the highest that was practised as planned, since a round of the whole
+     * class on an easier one moves nobody back, and one that was chosen in a run moves nobody at all; else on the first.
      */
     static Rung ownRung(Ladder ladder, List<Attempt> attempts, Standing stands) {
         if (stands != null) return ladder.rung(stands.rungId()).orElseThrow();
         return attempts.stream()
-                .filter(a -> !a.trial() && ladder.rung(a.rungId()).isPresent())
+                .filter(a ->
+                        !a.trial() && !a.chosen() && ladder.rung(a.rungId()).isPresent())
                 .max(Comparator.comparingInt(a -> number(ladder, a.rungId())))
                 .flatMap(a -> ladder.rung(a.rungId()))
                 .orElse(ladder.rungs().get(0));

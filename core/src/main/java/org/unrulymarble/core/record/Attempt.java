@@ -3,10 +3,15 @@ package org.unrulymarble.core.record;
 import java.time.LocalDate;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Modifier;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
+import org.unrulymarble.core.run.RunScript;
 
 /**
  * One pupil, one rung with its modifiers, one side, one set.
@@ -17,11 +22,13 @@ import org.unrulymarble.core.score.Side;
  * @param hits tries that counted, or null if only the score is known
  * @param misses tries that did not, or null if nobody counted them
  * @param tries all tries, or null if that is not known
- * @param workSec length of the round, or null if it was not by the clock
+ * @param inARow most hits one after the other, or null if that is not known
+ * @param time how long the round was worked and was to last, or null if it was not by the clock
  * @param distanceM where another distance was taken than the rung's, else null; {@code target} likewise, in words
  * @param with who fed or partnered, in words, or null
  * @param where at school or at home
  * @param confirmed whether somebody of the school saw or confirmed it; what was typed in or came from home counts less until then
+ * @param chosen whether the rung was chosen in a run and not planned: it moves nobody
  * @param trial whether the round was to find out: no first, no best, no gate
  * @param detail what else is known of the round, or null
  * @param jointWith pupils who share this result, else empty
@@ -39,7 +46,8 @@ public record Attempt(
         Integer hits,
         Integer misses,
         Integer tries,
-        Integer workSec,
+        Integer inARow,
+        RoundTime time,
         String ball,
         Double distanceM,
         String target,
@@ -48,8 +56,9 @@ public record Attempt(
         Where where,
         RoundResult.Source countedBy,
         boolean confirmed,
+        boolean chosen,
         boolean trial,
-        RoundDetail detail,
+        Detail detail,
         List<String> jointWith) {
 
     /** Where it was done. */
@@ -75,23 +84,76 @@ public record Attempt(
         if (hits != null) checks.range("hits", hits, 0, 100_000);
         if (misses != null) checks.range("misses", misses, 0, 100_000);
         if (tries != null) checks.range("tries", tries, 0, 200_000);
-        if (workSec != null) checks.seconds("workSec", workSec);
+        if (inARow != null) checks.range("inARow", inARow, 0, 100_000);
+        if (time != null) checks.seconds("workSec", time.workedSec());
         if (distanceM != null) checks.length("distanceM", distanceM);
         if (target != null) checks.text("target", target, 60);
         if (with != null) checks.text("with", with, 60);
         checks.done();
     }
 
+    /**
+     * What a run's round comes to in the record.
+     *
+     * @param ball what the block was played with, or null
+     */
+    public static Attempt ofRound(String id, RoundResult r, RunScript script, LocalDate on, String ball, String space) {
+        Segment segment = script.segment(r.segment());
+        RunScript.ScriptBlock block = script.blockOf(segment);
+        return new Attempt(
+                id,
+                r.pupilId(),
+                on,
+                block.ladderId(),
+                r.rungId(),
+                block.modifiers(),
+                block.sides().get(segment.side()),
+                segment.set() + 1,
+                r.score(),
+                r.hits(),
+                r.misses(),
+                r.tries(),
+                r.inARow(),
+                r.time(),
+                ball,
+                null,
+                null,
+                null,
+                space,
+                Where.SCHOOL,
+                r.source(),
+                r.source() != RoundResult.Source.TYPED,
+                r.chosen(),
+                r.trial(),
+                r.detail(),
+                r.jointWith());
+    }
+
     /** The same result under another id. */
     public Attempt withId(String otherId) {
         return new Attempt(
-                otherId, pupilId, on, ladderId, rungId, modifiers, side, set, score, hits, misses, tries, workSec, ball,
-                distanceM, target, with, space, where, countedBy, confirmed, trial, detail, jointWith);
+                otherId, pupilId, on, ladderId, rungId, modifiers, side, set, score, hits, misses, tries, inARow, time,
+                ball, distanceM, target, with, space, where, countedBy, confirmed, chosen, trial, detail, jointWith);
+    }
+
+    /** Whole seconds that were worked, or null if it was not by the clock. */
+    public Integer workSec() {
+        return time == null ? null : (Integer) time.workedSec();
+    }
+
+    /** Whether less than half of what was asked was worked: nobody's first or best. */
+    public boolean isBrokenOff() {
+        return time != null && time.isBrokenOff();
+    }
+
+    /** As a gate looks at it. */
+    public Gate.Round round() {
+        return new Gate.Round(score, hits, tries, inARow, workSec());
     }
 
     /** Milliseconds of the best go where a watch was stopped, else null. */
     public Integer timeMs() {
-        return detail == null ? null : detail.timeMs();
+        return detail instanceof Detail.Timed timed ? timed.timeMs() : null;
     }
 
     /** Whether it is one pupil's own and its misses were counted: only that says anything about a rate. */
@@ -99,12 +161,33 @@ public record Attempt(
         return hits != null && misses != null && !trial && jointWith.isEmpty();
     }
 
-    /** What must be alike for two attempts to be compared: the same task, done the same way with the same things. */
-    public Kindred kindred() {
-        return new Kindred(pupilId, ladderId, rungId, modifiers, side, ball, distanceM, target, !jointWith.isEmpty());
+    /** Whether it compares with anything at all: of hits of so many tries nobody knows the share while nobody knows the tries. */
+    public boolean compares(Measure measure) {
+        return measure.compared() != Measure.Compared.BY_TRIES || tries != null && tries > 0;
     }
 
-    /** Attempts of one kindred compare; those of different ones never have one best. A length of round is no part of it: lengths compare as rates. */
+    /**
+     * What must be alike for two attempts to be compared: the same task, done the same way with the same things; where a length of round has no
+     * rate to compare by, the same length asked.
+     */
+    public Kindred kindred(Measure measure) {
+        Integer askedSec = measure.compared() == Measure.Compared.SAME_SECONDS && time != null ? time.askedSec() : null;
+        boolean byClock = measure.compared() == Measure.Compared.BY_SECONDS && time != null;
+        return new Kindred(
+                pupilId,
+                ladderId,
+                rungId,
+                modifiers,
+                side,
+                ball,
+                distanceM,
+                target,
+                askedSec,
+                byClock,
+                !jointWith.isEmpty());
+    }
+
+    /** Attempts of one kindred compare; those of different ones never have one best. */
     public record Kindred(
             String pupilId,
             String ladderId,
@@ -114,5 +197,7 @@ public record Attempt(
             String ball,
             Double distanceM,
             String target,
+            Integer askedSec,
+            boolean byClock,
             boolean joint) {}
 }

@@ -6,7 +6,7 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.special.Beta;
 import org.unrulymarble.core.chance.Rates;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
 
 /**
  * Which of a pupil's two sides is behind, and how sure that is: of the shares of tries where misses were counted on both, else of the rates of the
@@ -56,8 +56,12 @@ public record Behind(Side side, double chance) {
 
     private static Attempt last(List<Attempt> attempts, Side side) {
         return attempts.stream()
-                .filter(a ->
-                        a.side() == side && !a.trial() && a.workSec() != null && a.workSec() > 0 && a.hits() != null)
+                .filter(a -> a.side() == side
+                        && !a.trial()
+                        && a.jointWith().isEmpty()
+                        && a.workSec() != null
+                        && a.workSec() > 0
+                        && a.hits() != null)
                 .max((a, b) -> a.on().equals(b.on()) ? a.set() - b.set() : a.on().compareTo(b.on()))
                 .orElse(null);
     }

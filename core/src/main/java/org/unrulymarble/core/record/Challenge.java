@@ -9,10 +9,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Measure;
 
 /**
  * Where one pupil stands on one rung, worked out from the attempts alone.
@@ -21,7 +21,7 @@ import org.unrulymarble.core.score.Side;
  * @param completedOn the day on which the gate was met, on a two-sided rung by the second side; null if it was not yet
  * @param sides of each side that was tried, and of each ball, distance and target that it was tried with; the latest first
  * @param rounds how many rounds
- * @param tries tries that were counted one by one, hits and misses
+ * @param tries the pupil's own tries that were counted one by one, hits and misses
  */
 public record Challenge(
         String pupilId,
@@ -37,6 +37,7 @@ public record Challenge(
      * First, best and last of what compares. Trials are no part of it.
      *
      * @param ball,distanceM,target what they were all done with; null where it is the rung's own
+     * @param askedSec what every one of them was to last, where lengths have no rate to compare by; else null
      * @param joint whether they are results of several together
      * @param first the first full round, the baseline; best the best; last the last. Counts in times of different length are compared as rates
      * @param gain how much better the best is than the first, as a share of the first; null where the first was nothing
@@ -47,6 +48,7 @@ public record Challenge(
             String ball,
             Double distanceM,
             String target,
+            Integer askedSec,
             boolean joint,
             int rounds,
             Mark first,
@@ -55,10 +57,10 @@ public record Challenge(
             Double gain,
             LocalDate metOn) {}
 
-    /** One round's result. {@code workSec} null if it was not by the clock, {@code timeMs} where a watch was stopped. */
-    public record Mark(int score, Integer workSec, Integer timeMs, LocalDate on) {
+    /** One round's result. {@code workSec} null if it was not by the clock, {@code timeMs} where a watch was stopped; broken off where too little was worked. */
+    public record Mark(int score, Integer workSec, Integer timeMs, LocalDate on, boolean brokenOff) {
         static Mark of(Attempt a) {
-            return new Mark(a.score(), a.workSec(), a.timeMs(), a.on());
+            return new Mark(a.score(), a.workSec(), a.timeMs(), a.on(), a.isBrokenOff());
         }
     }
 
@@ -106,7 +108,7 @@ public record Challenge(
 
     private static int counted(List<Attempt> group) {
         return group.stream()
-                .filter(a -> a.hits() != null && a.misses() != null)
+                .filter(Attempt::isEvidence)
                 .mapToInt(a -> a.hits() + a.misses())
                 .sum();
     }
@@ -132,14 +134,15 @@ public record Challenge(
 
     /** Whether this one round meets the rung's gate; a trial meets none. */
     public static boolean met(Rung rung, Attempt a) {
-        return !a.trial() && rung.gate().metBy(rung.measure(), a.score(), a.tries(), a.workSec());
+        return !a.trial() && rung.gate().metBy(rung.measure(), a.round());
     }
 
     private static List<SideRecord> sideRecords(Rung rung, List<Attempt> group) {
         Map<Attempt.Kindred, List<Attempt>> alike = new LinkedHashMap<>();
         for (Attempt a : group)
-            if (!a.trial())
-                alike.computeIfAbsent(a.kindred(), k -> new ArrayList<>()).add(a);
+            if (!a.trial() && a.compares(rung.measure()))
+                alike.computeIfAbsent(a.kindred(rung.measure()), k -> new ArrayList<>())
+                        .add(a);
         List<SideRecord> out = new ArrayList<>();
         alike.forEach((kind, tried) -> out.add(sideRecord(rung, group, kind, tried)));
         Comparator<SideRecord> bySide = Comparator.comparing(SideRecord::side);
@@ -148,13 +151,17 @@ public record Challenge(
     }
 
     private static SideRecord sideRecord(Rung rung, List<Attempt> group, Attempt.Kindred kind, List<Attempt> tried) {
-        Attempt first = tried.get(0);
-        Attempt best = tried.stream().max(byMerit(rung.measure())).orElseThrow();
+        // Where nothing but rounds broken off is known, those are shown, and said to be so.
+        List<Attempt> full = tried.stream().filter(a -> !a.isBrokenOff()).toList();
+        if (full.isEmpty()) full = tried;
+        Attempt first = full.get(0);
+        Attempt best = full.stream().max(byMerit(rung.measure())).orElseThrow();
         return new SideRecord(
                 kind.side(),
                 kind.ball(),
                 kind.distanceM(),
                 kind.target(),
+                kind.askedSec(),
                 kind.joint(),
                 tried.size(),
                 Mark.of(first),
@@ -171,14 +178,21 @@ public record Challenge(
         return measure.lessIsBetter() ? from / to - 1 : to / from - 1;
     }
 
-    /** What a round is compared by: a rate where lengths may differ, a time as the watch had it, else the score. */
+    /** What a round is compared by: a rate where lengths or tries may differ, a time as the watch had it, else the score. */
     private static double merit(Measure measure, Attempt a) {
         if (measure.lessIsBetter()) return a.timeMs() != null ? a.timeMs() : 1000.0 * a.score();
-        if (measure != Measure.COUNT_IN_TIME) return a.score();
-        return a.workSec() == null || a.workSec() == 0 ? 0 : (double) a.score() / a.workSec();
+        return switch (measure.compared()) {
+            case BY_SECONDS -> a.workSec() == null ? a.score() : perSec(a);
+            case BY_TRIES -> (double) a.score() / a.tries();
+            case SAME_SECONDS, AS_IT_IS -> a.score();
+        };
     }
 
-    /** Counts in a time compare as rates, since lengths may differ; of equal rates the longer round is the better one. */
+    private static double perSec(Attempt a) {
+        return a.workSec() == 0 ? 0 : (double) a.score() / a.workSec();
+    }
+
+    /** Of equal rates the longer round is the better one. */
     static Comparator<Attempt> byMerit(Measure measure) {
         Comparator<Attempt> byMerit = Comparator.comparingDouble(a -> merit(measure, a));
         return measure.lessIsBetter() ? byMerit.reversed() : byMerit.thenComparing(Attempt::score);

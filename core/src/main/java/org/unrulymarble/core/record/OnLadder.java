@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Modifier;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
 
 /**
  * One pupil on one ladder, as short as a look over a class needs it; {@link LadderRecord} tells the whole.

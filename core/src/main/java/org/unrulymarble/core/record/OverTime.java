@@ -7,10 +7,10 @@ import java.util.List;
 import org.unrulymarble.core.aim.Landings;
 import org.unrulymarble.core.chance.Rates;
 import org.unrulymarble.core.chance.Share;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Detail;
 
 /**
  * How one rung went over time, round by round, oldest first. Sources of the reckonings: {@link Rates}, {@link Landings}.
@@ -56,22 +56,25 @@ public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> r
             if (a.isEvidence() && a.hits() + a.misses() > 0) {
                 Share share = Share.of(new Share.ShareAsk(a.hits(), a.misses(), SURE));
                 boolean best = mine.subList(0, i).stream()
-                        .filter(b -> b.isEvidence() && b.kindred().equals(a.kindred()) && b.hits() + b.misses() > 0)
+                        .filter(b -> b.isEvidence()
+                                && b.kindred(rung.measure()).equals(a.kindred(rung.measure()))
+                                && b.hits() + b.misses() > 0)
                         .allMatch(b -> share(b) < share(a));
                 shares.add(new SharePoint(
                         a.id(), a.on(), a.side(), a.hits(), a.misses(), share.low(), share.high(), best));
             }
-            if (rung.measure() == Measure.COUNT_IN_TIME && a.workSec() != null && a.workSec() > 0) {
+            if (rung.measure() instanceof CountInTime && a.workSec() != null && a.workSec() > 0) {
                 Rates.Rate rate = rate(a);
                 boolean best = mine.subList(0, i).stream()
-                        .filter(b -> b.kindred().equals(a.kindred()) && b.workSec() != null && b.workSec() > 0)
+                        .filter(b -> b.kindred(rung.measure()).equals(a.kindred(rung.measure()))
+                                && b.workSec() != null
+                                && b.workSec() > 0)
                         .allMatch(b -> perSec(b) < perSec(a));
                 rates.add(new RatePoint(
                         a.id(), a.on(), a.side(), rate.perMin(), rate.lowPerMin(), rate.highPerMin(), best));
             }
-            List<RoundDetail.Landing> landed =
-                    a.detail() == null ? null : a.detail().landings();
-            if (landed != null && landed.size() >= 2) aims.add(aim(a, landed));
+            if (a.detail() instanceof Detail.Landings landed
+                    && landed.landings().size() >= 2) aims.add(aim(a, landed.landings()));
         }
         return new OverTime(rung.id(), List.copyOf(shares), List.copyOf(rates), List.copyOf(aims));
     }
@@ -90,7 +93,7 @@ public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> r
                 .get(0);
     }
 
-    private static AimPoint aim(Attempt a, List<RoundDetail.Landing> landed) {
+    private static AimPoint aim(Attempt a, List<Detail.Landing> landed) {
         Landings of = Landings.of(new Landings.LandingsAsk(
                 landed.stream().map(p -> new Landings.Point(p.xCm(), p.yCm())).toList()));
         return new AimPoint(a.id(), a.on(), a.side(), landed.size(), of);

@@ -1,14 +1,14 @@
 package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
-import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.run.What;
 
 /**
  * What was said of a pupil's round, by the pupil or by whoever watched.
  *
  * @param kind FAULT, WORD or SAID
  * @param ladderId null for what was said after free combining
- * @param note the fault's id, a {@link RunEvent.Word}, or the pupil's one word
+ * @param note the fault's id, a {@link What.Word}, or the pupil's one word
  */
 public record PupilRemark(
-        String pupilId, LocalDate on, String ladderId, String rungId, RunEvent.Kind kind, String note) {}
+        String pupilId, LocalDate on, String ladderId, String rungId, What.Remarked.Kind kind, String note) {}

@@ -11,7 +11,7 @@ import java.util.Optional;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
 
 /** The questions that a teacher asks of a class's record, answered from attempts and advice alone. */
 public final class Questions {
@@ -128,14 +128,16 @@ public final class Questions {
     private static void bests(List<Attempt> mine, Ladder ladder, LocalDate today, List<Found> found) {
         Map<Attempt.Kindred, List<Attempt>> alike = new HashMap<>();
         for (Attempt a : mine)
-            if (!a.trial())
-                alike.computeIfAbsent(a.kindred(), k -> new ArrayList<>()).add(a);
+            ladder.rung(a.rungId())
+                    .map(Rung::measure)
+                    .filter(m -> Against.counts(a, m))
+                    .ifPresent(m -> alike.computeIfAbsent(a.kindred(m), k -> new ArrayList<>())
+                            .add(a));
         List<Found> bests = new ArrayList<>();
         LocalDate since = today.minusDays(THIS_WEEK_DAYS);
         alike.forEach((kind, tried) -> {
-            Optional<Rung> rung = ladder.rung(kind.rungId());
-            if (rung.isEmpty()) return;
-            Comparator<Attempt> merit = Challenge.byMerit(rung.get().measure());
+            Comparator<Attempt> merit =
+                    Challenge.byMerit(ladder.rung(kind.rungId()).orElseThrow().measure());
             Optional<Attempt> before =
                     tried.stream().filter(a -> a.on().isBefore(since)).max(merit);
             Optional<Attempt> lately =

@@ -9,7 +9,7 @@ import java.util.List;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.chance.Share;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
 
 /**
  * What one pupil's own tries on one side of a rung say. Source of the reckoning: {@link Mastery}, a rate ~ Beta(1 + hits, 1 + misses) with tries
@@ -52,7 +52,7 @@ public record SideAdvice(
 
     /** The share that holds a rung: its gate's own, or the class's. */
     static double hold(Rung rung, Readiness how) {
-        Integer of = rung.gate().of();
+        Integer of = rung.gate().outOf();
         return of == null
                 ? how.holdShare()
                 : Math.min(0.98, (double) rung.gate().reach() / of);

@@ -30,7 +30,7 @@ import org.unrulymarble.core.plan.World;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.plan.findings.Fits;
 import org.unrulymarble.core.record.Standings;
-import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.run.RunScript;
 
 /** A lesson of twelve blocks in three waves; its findings are asked of twelve by gate, for thirty-two pupils in the corridor. */
 @State(Scope.Benchmark)

@@ -30,19 +30,19 @@ import org.unrulymarble.core.flight.Rebound;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.UnderCeiling;
 import org.unrulymarble.core.flight.WallMark;
-import org.unrulymarble.core.ladder.Doses.OnMiss;
+import org.unrulymarble.core.games.Bowling;
+import org.unrulymarble.core.games.BowlingSheet;
+import org.unrulymarble.core.games.End;
+import org.unrulymarble.core.games.JackMatch;
+import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.measure.Reach;
+import org.unrulymarble.core.measure.Staircase;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Slalom;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Spots;
 import org.unrulymarble.core.rotation.Partners;
 import org.unrulymarble.core.rotation.Stations;
-import org.unrulymarble.core.score.Bowling;
-import org.unrulymarble.core.score.BowlingSheet;
-import org.unrulymarble.core.score.End;
-import org.unrulymarble.core.score.JackMatch;
-import org.unrulymarble.core.score.Reach;
-import org.unrulymarble.core.score.Staircase;
 
 /** Each reckoning at the far end of what may be asked of it, and those of the board as they are dragged. */
 @State(Scope.Benchmark)

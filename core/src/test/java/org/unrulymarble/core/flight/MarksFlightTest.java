@@ -28,15 +28,23 @@ class MarksFlightTest {
         double speed = 3 + random.nextDouble() * 12;
         double angle = -20 + random.nextDouble() * 70;
         double e = random.nextDouble();
+        alikeAtAnUprightBoard(stand, release, speed, angle, e);
+        // From near, hard and upwards it reaches the wall whatever was drawn.
+        Rebound hits = alikeAtAnUprightBoard(1.0, release, 10.0, 20.0, e);
+        assertThat(hits.wallHeightM()).isNotNull();
+    }
+
+    private static Rebound alikeAtAnUprightBoard(double stand, double release, double speed, double angle, double e) {
         Rebound wall = Rebound.of(new Rebound.ReboundAsk(stand, release, speed, angle, e, null, 0.1));
         LeanedBoard board = LeanedBoard.of(new LeanedBoard.LeanedBoardAsk(stand, release, speed, angle, 0.0, 200.0, e));
 
         assertThat(board.outcome().name()).isEqualTo(wall.outcome().name());
-        if (wall.wallHeightM() == null) return;
+        if (wall.wallHeightM() == null) return wall;
         assertThat(board.boardAlongM()).isCloseTo(wall.wallHeightM(), within(1e-6));
         assertThat(board.landsFromFootM()).isCloseTo(wall.firstBounceFromWallM(), within(1e-6));
         if (wall.heightAtThrowerM() != null)
             assertThat(board.heightAtThrowerM()).isCloseTo(wall.heightAtThrowerM(), within(1e-6));
+        return wall;
     }
 
     @ParameterizedTest

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.unrulymarble.core.kit.KitKinds;
+import org.unrulymarble.core.measure.Gate;
 
 class LadderFilesTest {
 
@@ -61,13 +62,13 @@ class LadderFilesTest {
     void a_gate_can_be_met_at_the_rungs_own_pace_in_its_own_dose() {
         for (Ladder ladder : Catalogue.shipped().all())
             for (Rung rung : ladder.rungs()) {
-                if (rung.gate().inSec() == null) continue;
-                assertThat(rung.gate().reach() * rung.pace().hitSec())
+                if (!(rung.gate() instanceof Gate.SoManyIn gate)) continue;
+                assertThat(gate.reach() * rung.pace().hitSec())
                         .as("%s/%s: seconds that the gate takes at the planning pace", ladder.id(), rung.id())
-                        .isLessThanOrEqualTo(rung.gate().inSec() * 1.15);
+                        .isLessThanOrEqualTo(gate.inSec() * 1.15);
                 assertThat(rung.doses().clock().workSec())
                         .as("%s/%s: the round is as long as its gate", ladder.id(), rung.id())
-                        .isLessThanOrEqualTo(rung.gate().inSec());
+                        .isLessThanOrEqualTo(gate.inSec());
             }
     }
 
@@ -90,33 +91,5 @@ class LadderFilesTest {
         assertThatThrownBy(() -> LadderFiles.read("mine.yaml", broken, KitKinds.shipped()))
                 .isInstanceOf(BadLadderFile.class)
                 .hasMessageContaining(": ladder \"" + ladder + "\": " + field + ": ");
-    }
-
-    @Test
-    void a_gate_in_a_longer_round_must_keep_its_pace() {
-        Gate gate = new Gate(20, null, 30);
-
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 30)).isTrue();
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 25)).isTrue();
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 20, null, 40)).isFalse();
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 27, null, 40)).isTrue();
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 26, null, 40)).isFalse();
-        assertThat(gate.metBy(Measure.COUNT_IN_TIME, 99, null, null))
-                .as("not timed")
-                .isFalse();
-    }
-
-    @Test
-    void hits_of_n_need_their_tries() {
-        Gate gate = new Gate(7, 10, null);
-
-        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 10, null)).isTrue();
-        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 12, null)).isFalse();
-        assertThat(gate.metBy(Measure.HITS_OF_N, 7, 9, null))
-                .as("too few tries")
-                .isFalse();
-        assertThat(gate.metBy(Measure.HITS_OF_N, 9, null, null))
-                .as("tries not known")
-                .isFalse();
     }
 }

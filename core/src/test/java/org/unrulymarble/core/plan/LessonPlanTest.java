@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.place.Surface;
-import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.run.RunScript;
 
 class LessonPlanTest {
 

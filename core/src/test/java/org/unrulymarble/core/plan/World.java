@@ -13,6 +13,9 @@ import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.place.Space;
@@ -70,6 +73,35 @@ public final class World {
             List.of());
 
     private World() {}
+
+    /** A rung that is scored and opens like this; all else is as somewhere in the catalogue. */
+    public static Rung rung(Measure measure, Gate gate) {
+        Rung r = CATALOGUE.rung("clap-and-collect", "one-hand-in").orElseThrow();
+        return new Rung(
+                r.id(),
+                r.name(),
+                r.lever(),
+                r.change(),
+                r.task(),
+                r.counts(),
+                r.countsNot(),
+                r.sides(),
+                measure,
+                r.unit(),
+                gate,
+                r.pace(),
+                r.doses(),
+                r.easier(),
+                r.harder(),
+                r.modifiers(),
+                r.manner(),
+                r.claps(),
+                r.heightM(),
+                r.standM(),
+                null,
+                r.delivery(),
+                r.steps());
+    }
 
     /** @param counts by kind; -1 for as many as are asked */
     public static Kit kit(Map<String, Integer> counts) {

@@ -10,9 +10,10 @@ import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.RunEvent;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
+import org.unrulymarble.core.run.What;
 
 class AdviceTest {
 
@@ -92,7 +93,7 @@ class AdviceTest {
             attempts.add(attempt(Side.RIGHT, 40, 40, null, 2 - i, true));
             attempts.add(attempt(Side.LEFT, 40, 40, null, 2 - i, true));
         }
-        remarks.add(new PupilRemark("ada", TODAY, LADDER.id(), RUNG, RunEvent.Kind.WORD, "TOO_HARD"));
+        remarks.add(new PupilRemark("ada", TODAY, LADDER.id(), RUNG, What.Remarked.Kind.WORD, "TOO_HARD"));
 
         assertThat(advice().bySchool())
                 .containsEntry(Readiness.School.RECKONED, Mastery.Advice.MORE)
@@ -145,7 +146,8 @@ class AdviceTest {
                 hits,
                 misses,
                 misses == null ? null : hits + misses,
-                workSec,
+                null,
+                RoundTime.full(workSec),
                 null,
                 null,
                 null,
@@ -154,6 +156,7 @@ class AdviceTest {
                 confirmed ? Attempt.Where.SCHOOL : Attempt.Where.HOME,
                 confirmed ? RoundResult.Source.ADULT : RoundResult.Source.TYPED,
                 confirmed,
+                false,
                 false,
                 null,
                 List.of());
@@ -189,7 +192,8 @@ class AdviceTest {
                 a.hits(),
                 a.misses(),
                 a.tries(),
-                a.workSec(),
+                a.inARow(),
+                a.time(),
                 a.ball(),
                 a.distanceM(),
                 a.target(),
@@ -198,6 +202,7 @@ class AdviceTest {
                 a.where(),
                 a.countedBy(),
                 a.confirmed(),
+                a.chosen(),
                 trial,
                 a.detail(),
                 jointWith);

@@ -8,8 +8,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Modifier;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 
 class ChallengeTest {
 
@@ -83,7 +84,8 @@ class ChallengeTest {
                 8,
                 3,
                 11,
-                40,
+                null,
+                RoundTime.full(40),
                 "ball",
                 null,
                 null,
@@ -92,6 +94,7 @@ class ChallengeTest {
                 Attempt.Where.SCHOOL,
                 RoundResult.Source.ADULT,
                 true,
+                false,
                 false,
                 null,
                 List.of()));
@@ -148,7 +151,8 @@ class ChallengeTest {
                 null,
                 null,
                 null,
-                workSec,
+                null,
+                RoundTime.full(workSec),
                 "ball",
                 null,
                 null,
@@ -157,6 +161,7 @@ class ChallengeTest {
                 Attempt.Where.SCHOOL,
                 RoundResult.Source.PARTNER,
                 true,
+                false,
                 false,
                 null,
                 List.of());

@@ -11,9 +11,10 @@ import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.aim.Landings;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 
 /** What is kept of a pupil on a ladder, and what is told over time and in order. */
 class LadderRecordTest {
@@ -63,16 +64,16 @@ class LadderRecordTest {
 
     @Test
     void landings_tell_over_time_whether_the_aim_is_off_or_the_throws_scatter() {
-        List<RoundDetail.Landing> off = new ArrayList<>();
-        List<RoundDetail.Landing> round = new ArrayList<>();
+        List<Detail.Landing> off = new ArrayList<>();
+        List<Detail.Landing> round = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
             double x = 3 * Math.cos(i * Math.PI / 4);
             double y = 3 * Math.sin(i * Math.PI / 4);
-            off.add(new RoundDetail.Landing(20 + x, y));
-            round.add(new RoundDetail.Landing(5 * x, 5 * y));
+            off.add(new Detail.Landing(20 + x, y));
+            round.add(new Detail.Landing(5 * x, 5 * y));
         }
-        tried("ada", Side.RIGHT, 9, 8, 60, new RoundDetail(null, null, off, null, null, null, null, null));
-        tried("ada", Side.RIGHT, 2, 8, 60, new RoundDetail(null, null, round, null, null, null, null, null));
+        tried("ada", Side.RIGHT, 9, 8, 60, new Detail.Landings(off));
+        tried("ada", Side.RIGHT, 2, 8, 60, new Detail.Landings(round));
 
         List<OverTime.AimPoint> aims =
                 OverTime.of(LADDER.rung(RUNG).orElseThrow(), attempts).aims();
@@ -125,7 +126,7 @@ class LadderRecordTest {
                 TODAY);
     }
 
-    private void tried(String pupilId, Side side, int daysAgo, int score, int workSec, RoundDetail detail) {
+    private void tried(String pupilId, Side side, int daysAgo, int score, int workSec, Detail detail) {
         attempts.add(new Attempt(
                 "a" + attempts.size(),
                 pupilId,
@@ -139,7 +140,8 @@ class LadderRecordTest {
                 score,
                 null,
                 null,
-                workSec,
+                null,
+                RoundTime.full(workSec),
                 null,
                 null,
                 null,
@@ -148,6 +150,7 @@ class LadderRecordTest {
                 null,
                 RoundResult.Source.PARTNER,
                 true,
+                false,
                 false,
                 detail,
                 List.of()));

@@ -146,7 +146,7 @@ final class LoadBench {
 
     private static String hit(String id, Device d) {
         return """
-                {"id":"%s","kind":"HIT","atMs":1,"segment":%d,"take":1,"pupilId":"%s","device":"bench"}""".formatted(id, d.segment, d.pupilId);
+                {"id":"%s","atMs":1,"device":"bench","what":{"type":"TAPPED","segment":%d,"take":1,"pupilId":"%s","tap":{"type":"HIT"}}}""".formatted(id, d.segment, d.pupilId);
     }
 
     private void taps(int kills) throws InterruptedException {

@@ -11,12 +11,14 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.server.store.Pupil;
 
 /** Eleven lessons' worth of tries, drawn from {@link PupilModel}s. Holds tries only; every conclusion is the application's. */
@@ -66,7 +68,7 @@ final class DemoHistory {
         PupilModel model = models.get(pupil);
         int rungNumber = rungNumbers.get(pupil).getOrDefault(ladder.id(), 0);
         Rung rung = ladder.rungs().get(rungNumber);
-        Integer workSec = rung.measure() == Measure.HITS_OF_N
+        Integer workSec = rung.measure().compared() == Measure.Compared.BY_TRIES
                 ? null
                 : rung.doses().clock().workSec();
         boolean metOnEverySide = true;
@@ -96,7 +98,7 @@ final class DemoHistory {
             Integer workSec,
             PupilModel.Round round,
             boolean watched) {
-        boolean counted = rung.measure() == Measure.HITS_OF_N
+        boolean counted = rung.measure().compared() == Measure.Compared.BY_TRIES
                 || (watched && rung.measure().tappable());
         return new Attempt(
                 UUID.randomUUID().toString(),
@@ -108,10 +110,11 @@ final class DemoHistory {
                 side,
                 set,
                 round.score(),
-                counted || rung.measure() == Measure.COUNT_IN_TIME ? round.hits() : null,
+                counted || rung.measure() instanceof CountInTime ? round.hits() : null,
                 counted ? round.misses() : null,
                 counted ? round.hits() + round.misses() : null,
-                workSec,
+                null,
+                workSec == null ? null : new RoundTime(workSec, workSec),
                 ladder.ball().orElse(null),
                 null,
                 null,
@@ -122,6 +125,7 @@ final class DemoHistory {
                         ? RoundResult.Source.ADULT
                         : ladder.perSpot() > 1 ? RoundResult.Source.PARTNER : RoundResult.Source.SELF,
                 true,
+                false,
                 false,
                 null,
                 List.of());

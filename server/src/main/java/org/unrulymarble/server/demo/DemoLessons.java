@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Measure;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockDraft;
@@ -139,7 +139,7 @@ final class DemoLessons {
 
     private BlockDose dose(String ladderId) {
         Rung rung = rung(ladderId, 0);
-        return rung.measure() == Measure.HITS_OF_N
+        return rung.measure().compared() == Measure.Compared.BY_TRIES
                 ? count(ladderId, 0)
                 : clock(rung.doses().clock().workSec());
     }
@@ -171,9 +171,9 @@ final class DemoLessons {
 
     private BlockDose count(String ladderId, int rungNumber) {
         Rung rung = rung(ladderId, rungNumber);
-        int reps = rung.gate().of() == null
+        int reps = rung.gate().outOf() == null
                 ? rung.doses().count().reps()
-                : rung.gate().of();
+                : rung.gate().outOf();
         return BlockDose.byCount(reps, rung.pace().hitSec());
     }
 

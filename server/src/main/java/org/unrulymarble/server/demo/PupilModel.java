@@ -4,7 +4,7 @@ import java.util.SplittableRandom;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.server.store.PupilDetails;
 
 /**
@@ -39,9 +39,9 @@ final class PupilModel {
 
     Round round(Ladder ladder, Rung rung, int rungNumber, Side side, int workSec) {
         double p = chance(ladder.family(), rungNumber, side);
-        return switch (rung.measure()) {
-            case HITS_OF_N ->
-                ofTries(p, rung.gate().of() == null ? 10 : rung.gate().of());
+        return switch (rung.measure().kind()) {
+            case HITS_OF_N, NO_BALLS ->
+                ofTries(p, rung.gate().outOf() == null ? 10 : rung.gate().outOf());
             case LONGEST_RUN -> longest(p, rung, workSec);
             case FURTHEST -> furthest(p);
             case HELD_FOR_TIME ->

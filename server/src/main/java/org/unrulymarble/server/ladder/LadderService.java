@@ -27,6 +27,7 @@ import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.KitService;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The shipped ladders and the school's own, as one catalogue. */
@@ -243,7 +244,7 @@ public class LadderService {
 
     private Ladder checked(Map<String, Object> ladder) {
         try {
-            return LadderFiles.checked(withoutKindsWords(ladder), kit.kinds());
+            return LadderFiles.checked(withoutKindsWords(LadderJson.asFile(ladder)), kit.kinds());
         } catch (Refused e) {
             throw new Refused(e.faults().stream().map(f -> f.under("ladder")).toList());
         }
@@ -286,7 +287,9 @@ public class LadderService {
     }
 
     private Ladder ladder(OwnLadderRow row) {
-        return json.readValue(row.body(), Ladder.class);
+        JsonNode tree = json.readTree(row.body());
+        LadderJson.renew(tree);
+        return json.treeToValue(tree, Ladder.class);
     }
 
     private String write(Ladder ladder) {

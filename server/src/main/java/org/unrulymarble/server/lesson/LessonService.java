@@ -176,7 +176,7 @@ public class LessonService {
                 row.version(),
                 row.name(),
                 row.onDay(),
-                json.readValue(row.plan(), Lesson.class),
+                LessonJson.read(json, row.plan()),
                 access.roster(row.classId()),
                 spaces.findById(row.spaceId()).orElseThrow(NotFound::new));
     }

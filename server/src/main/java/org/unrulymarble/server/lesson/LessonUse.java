@@ -6,7 +6,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.plan.Block;
-import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.server.ladder.LadderUse;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,7 +24,7 @@ class LessonUse implements LadderUse {
     @Override
     public Map<String, Long> timesByRung(String ladderId) {
         return rows.plansNaming("%\"" + ladderId + "\"%").stream()
-                .flatMap(plan -> json.readValue(plan, Lesson.class).blocks().stream())
+                .flatMap(plan -> LessonJson.read(json, plan).blocks().stream())
                 .flatMap(block -> tasks(block).filter(t -> ladderId.equals(t.ladderId())))
                 .collect(Collectors.groupingBy(Block.Task::rungId, Collectors.counting()));
     }

@@ -17,15 +17,15 @@ import org.unrulymarble.core.flight.NetOnWall;
 import org.unrulymarble.core.flight.OffTheWall;
 import org.unrulymarble.core.flight.Reaction;
 import org.unrulymarble.core.flight.UnderCeiling;
+import org.unrulymarble.core.games.BowlingSheet;
+import org.unrulymarble.core.games.JackMatch;
+import org.unrulymarble.core.measure.Reach;
 import org.unrulymarble.core.place.RoomSheet;
 import org.unrulymarble.core.place.Slalom;
 import org.unrulymarble.core.planning.Planning;
 import org.unrulymarble.core.rotation.Partners;
 import org.unrulymarble.core.rotation.Roles;
 import org.unrulymarble.core.rotation.Stations;
-import org.unrulymarble.core.score.BowlingSheet;
-import org.unrulymarble.core.score.JackMatch;
-import org.unrulymarble.core.score.Reach;
 
 /** What the board of workings asks beyond the plain reckonings: the same, put together as it is drawn. Nothing is kept. */
 @RestController

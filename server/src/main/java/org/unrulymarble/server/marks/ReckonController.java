@@ -17,10 +17,10 @@ import org.unrulymarble.core.flight.Rebound;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.TossForClaps;
 import org.unrulymarble.core.flight.WallMark;
+import org.unrulymarble.core.games.Bowling;
+import org.unrulymarble.core.games.End;
+import org.unrulymarble.core.measure.Staircase;
 import org.unrulymarble.core.place.Spots;
-import org.unrulymarble.core.score.Bowling;
-import org.unrulymarble.core.score.End;
-import org.unrulymarble.core.score.Staircase;
 
 /** One question, one answer, nothing kept. Field names and units are the core's own. */
 @RestController

@@ -1,5 +1,6 @@
 package org.unrulymarble.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -28,6 +29,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 
 /** Every error leaves as a problem document (RFC 9457); bad fields are listed in {@code errors} with what they must be. */
@@ -160,6 +162,9 @@ class Problems extends ResponseEntityExceptionHandler {
                 return refused.faults().stream()
                         .map(f -> path.isEmpty() ? f : f.under(path))
                         .toList();
+        // One of several variants, told apart by a word.
+        if (e instanceof InvalidTypeIdException unknown)
+            return List.of(new Fault("type", Fault.Rule.ONE_OF, List.of(variants(unknown))).under(path));
         Class<?> wanted = e instanceof MismatchedInputException mismatched ? mismatched.getTargetType() : null;
         if (wanted != null && wanted.isEnum())
             return List.of(new Fault(
@@ -169,6 +174,15 @@ class Problems extends ResponseEntityExceptionHandler {
                             .map(Object::toString)
                             .collect(Collectors.joining(", ")))));
         return List.of(new Fault(path, Fault.Rule.KIND, List.of(kind(wanted))));
+    }
+
+    private static String variants(InvalidTypeIdException unknown) {
+        JsonSubTypes known = unknown.getBaseType() == null
+                ? null
+                : unknown.getBaseType().getRawClass().getAnnotation(JsonSubTypes.class);
+        return known == null
+                ? "a known type"
+                : Arrays.stream(known.value()).map(JsonSubTypes.Type::name).collect(Collectors.joining(", "));
     }
 
     private static String kind(Class<?> wanted) {

@@ -16,10 +16,11 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Attempt;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 
 @Entity
 @Table(name = "attempt")
@@ -44,7 +45,15 @@ class AttemptRow implements Persistable<UUID> {
     private Integer hits;
     private Integer misses;
     private Integer tries;
+
+    @Column(name = "in_a_row")
+    private Integer inARow;
+
     private Integer workSec;
+
+    /** What the round was to last; null where its time was a limit. */
+    private Integer askedSec;
+
     private String ball;
     private String space;
 
@@ -68,11 +77,14 @@ class AttemptRow implements Persistable<UUID> {
     /** Belongs to no run; was typed in. */
     private boolean typed;
 
+    /** On a rung that was chosen in the run. */
+    private boolean chosen;
+
     private boolean trial;
 
     @Convert(converter = DetailJson.class)
     @Column(length = LadderRecordRow.LETTERS)
-    private RoundDetail detail;
+    private Detail detail;
 
     private String jointWith;
     private Instant notedAt;
@@ -94,7 +106,9 @@ class AttemptRow implements Persistable<UUID> {
         this.hits = a.hits();
         this.misses = a.misses();
         this.tries = a.tries();
+        this.inARow = a.inARow();
         this.workSec = a.workSec();
+        this.askedSec = a.time() == null ? null : a.time().askedSec();
         this.ball = a.ball();
         this.space = a.space();
         this.countedBy = a.countedBy();
@@ -103,6 +117,7 @@ class AttemptRow implements Persistable<UUID> {
         this.withWhom = a.with();
         this.place = a.where();
         this.confirmed = a.confirmed();
+        this.chosen = a.chosen();
         this.trial = a.trial();
         this.detail = a.detail();
         this.jointWith = String.join(",", a.jointWith());
@@ -128,7 +143,8 @@ class AttemptRow implements Persistable<UUID> {
                 hits,
                 misses,
                 tries,
-                workSec,
+                inARow,
+                workSec == null ? null : new RoundTime(workSec, askedSec),
                 ball,
                 distanceM,
                 target,
@@ -137,6 +153,7 @@ class AttemptRow implements Persistable<UUID> {
                 place,
                 countedBy,
                 confirmed,
+                chosen,
                 trial,
                 detail,
                 parts(jointWith));
@@ -182,7 +199,10 @@ class AttemptRow implements Persistable<UUID> {
         misses = newMisses;
         tries = newHits == null || newMisses == null ? null : (Integer) (newHits + newMisses);
         struck = strike;
-        if (changed) detail = null;
+        if (changed) {
+            detail = null;
+            inARow = null;
+        }
     }
 
     private static List<String> parts(String joined) {

@@ -56,11 +56,11 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query("select a.id from AttemptRow a where a.classId = :classId")
     List<UUID> idsOfClass(UUID classId);
 
-    /** Sums of tries with counted misses and without modifiers. */
+    /** Sums of a pupil's own tries with counted misses and without modifiers; trials and joint results are nobody's evidence. */
     @Query("""
             select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
             from AttemptRow a
-            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck
+            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck and not a.trial and a.jointWith = ''
             group by a.pupilId, a.ladderId, a.rungId
             """)
     List<TriesSum> tries(UUID classId, Collection<String> ladderIds);
@@ -69,7 +69,7 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query("""
             select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
             from AttemptRow a
-            where a.classId = :classId and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck
+            where a.classId = :classId and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck and not a.trial and a.jointWith = ''
             group by a.pupilId, a.ladderId, a.rungId
             order by min(a.onDay)
             """)

@@ -1,12 +1,15 @@
 package org.unrulymarble.server.record;
 
+import jakarta.persistence.QueryHint;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.jpa.HibernateHints;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.QueryHints;
 
 interface LadderRecordRows extends JpaRepository<LadderRecordRow, LadderRecordRow.Key> {
 
@@ -64,12 +67,14 @@ interface LadderRecordRows extends JpaRepository<LadderRecordRow, LadderRecordRo
 
     /** A place for what will be worked out; none where somebody else has just made it. */
     @Modifying
+    @QueryHints(@QueryHint(name = HibernateHints.HINT_FLUSH_MODE, value = "COMMIT"))
     @Query("""
             insert LadderRecordRow (classId, pupilId, ladderId, stamp) values (:classId, :pupilId, :ladderId, 0L)
             on conflict (pupilId, ladderId) do nothing""")
     void make(UUID classId, UUID pupilId, String ladderId);
 
     @Modifying
+    @QueryHints(@QueryHint(name = HibernateHints.HINT_FLUSH_MODE, value = "COMMIT"))
     @Query("""
             update LadderRecordRow r set r.forDay = null, r.stamp = r.stamp + 1
             where r.ladderId = :ladderId and r.pupilId in :pupilIds""")

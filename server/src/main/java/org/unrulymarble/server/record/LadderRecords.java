@@ -190,6 +190,8 @@ class LadderRecords {
     /** Something of these pupils on these ladders has changed. */
     void changed(UUID classId, Set<Key> keys) {
         if (keys.isEmpty()) return;
+        // Once for all: thousands of attempts would be looked through for changes before each of these rows.
+        store.flush();
         Set<Key> there = rows.there(classId).stream().map(LadderRecords::key).collect(Collectors.toSet());
         Map<String, List<UUID>> byLadder = new HashMap<>();
         for (Key key : keys) {

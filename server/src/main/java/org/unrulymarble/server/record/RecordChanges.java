@@ -17,10 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Attempt;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
@@ -88,9 +89,7 @@ class RecordChanges {
                 .done();
         Integer tries =
                 typed.hits() == null || typed.misses() == null ? null : (Integer) (typed.hits() + typed.misses());
-        RoundDetail detail = typed.timeMs() == null
-                ? null
-                : new RoundDetail(typed.timeMs(), null, null, null, null, null, null, null);
+        Detail detail = typed.timeMs() == null ? null : new Detail.Timed(typed.timeMs(), List.of());
         records.add(
                 pupil.schoolClass().id(),
                 List.of(new Attempt(
@@ -106,7 +105,8 @@ class RecordChanges {
                         typed.hits(),
                         typed.misses(),
                         tries,
-                        typed.workSec(),
+                        null,
+                        RoundTime.full(typed.workSec()),
                         typed.ball(),
                         typed.distanceM(),
                         typed.target(),
@@ -115,6 +115,7 @@ class RecordChanges {
                         typed.where(),
                         RoundResult.Source.TYPED,
                         Boolean.TRUE.equals(typed.seen()),
+                        false,
                         Boolean.TRUE.equals(typed.trial()),
                         detail,
                         List.of())));

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.record.PupilRemark;
-import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.run.What;
 
 @Entity
 @Table(name = "remark")
@@ -27,7 +27,7 @@ class RemarkRow implements Persistable<UUID> {
     private String rungId;
 
     @Enumerated(EnumType.STRING)
-    private RunEvent.Kind kind;
+    private What.Remarked.Kind kind;
 
     private String note;
 

@@ -12,10 +12,11 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Attempt;
-import org.unrulymarble.core.score.RoundDetail;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.Side;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.server.platform.Csv;
 import org.unrulymarble.server.platform.Words;
 
@@ -35,7 +36,9 @@ final class ResultsFile {
         SCORE,
         HITS,
         MISSES,
+        IN_A_ROW,
         WORK_SEC,
+        ASKED_SEC,
         TIME_MS,
         BALL,
         DISTANCE_M,
@@ -45,6 +48,7 @@ final class ResultsFile {
         WHERE,
         COUNTED_BY,
         CONFIRMED,
+        CHOSEN,
         TRIAL,
         JOINT_WITH;
 
@@ -82,7 +86,9 @@ final class ResultsFile {
                 a.score(),
                 a.hits(),
                 a.misses(),
+                a.inARow(),
                 a.workSec(),
+                a.time() == null ? null : a.time().askedSec(),
                 a.timeMs(),
                 Csv.harmless(a.ball()),
                 a.distanceM(),
@@ -92,6 +98,7 @@ final class ResultsFile {
                 Fields.small(a.where()),
                 Fields.small(a.countedBy()),
                 a.confirmed() ? "yes" : "no",
+                a.chosen() ? "yes" : "no",
                 a.trial() ? "yes" : "no",
                 Csv.harmless(a.jointWith().stream()
                         .map(id -> names.getOrDefault(id, GONE))
@@ -134,9 +141,12 @@ final class ResultsFile {
                     .toList();
             LocalDate on = line.day(Column.DAY.title());
             Integer score = line.whole(Column.SCORE.title());
+            Integer inARow = line.whole(Column.IN_A_ROW.title());
             Integer workSec = line.whole(Column.WORK_SEC.title());
+            Integer askedSec = line.whole(Column.ASKED_SEC.title());
             Double distanceM = line.number(Column.DISTANCE_M.title());
             boolean confirmed = line.yes(Column.CONFIRMED.title());
+            boolean chosen = line.yes(Column.CHOSEN.title());
             boolean trial = line.yes(Column.TRIAL.title());
             String known = id(id);
             if (!line.isGood()) return null;
@@ -153,7 +163,8 @@ final class ResultsFile {
                     hits,
                     misses,
                     hits == null || misses == null ? null : (Integer) (hits + misses),
-                    workSec,
+                    inARow,
+                    workSec == null ? null : new RoundTime(workSec, askedSec),
                     line.text(Column.BALL.title()),
                     distanceM,
                     line.text(Column.TARGET.title()),
@@ -162,8 +173,9 @@ final class ResultsFile {
                     where,
                     countedBy,
                     confirmed,
+                    chosen,
                     trial,
-                    timeMs == null ? null : new RoundDetail(timeMs, null, null, null, null, null, null, null),
+                    timeMs == null ? null : new Detail.Timed(timeMs, List.of()),
                     jointWith);
         }
 

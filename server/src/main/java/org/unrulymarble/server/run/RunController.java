@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.score.RunEvent;
 
 @RestController
 @RequestMapping("/api/runs")
@@ -31,7 +30,7 @@ class RunController {
         }
     }
 
-    record Events(UUID runId, List<RunEvent> events) {
+    record Events(UUID runId, List<SentEvent> events) {
         Events {
             new Checks()
                     .required("runId", runId)

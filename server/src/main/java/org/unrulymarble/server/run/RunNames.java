@@ -7,7 +7,7 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.platform.Erased;
 import org.unrulymarble.server.platform.Exported;
 import org.unrulymarble.server.store.Roster;
@@ -71,11 +71,11 @@ class RunNames implements Exported, Erased {
     @Override
     public void erase(UUID classId, UUID pupilId, String name) {
         for (RunRow r : with(classId, pupilId)) {
-            r.sheet(json.writeValueAsString(without(json.readValue(r.sheet(), RunSheets.Sheet.class), pupilId, name)));
+            r.sheet(json.writeValueAsString(without(sheets.read(r.sheet()), pupilId, name)));
             sheets.forget(r.id());
             events.deleteAll(events.findByRunId(r.id()).stream()
                     .filter(e -> e.body().contains(pupilId.toString())
-                            && json.readValue(e.body(), RunEvent.class).kind() == RunEvent.Kind.SAID)
+                            && SentEvent.read(json, e.body()).event().what() instanceof What.Said)
                     .toList());
         }
     }

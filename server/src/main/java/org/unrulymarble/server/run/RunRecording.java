@@ -14,9 +14,9 @@ import org.unrulymarble.core.record.Against;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
-import org.unrulymarble.core.score.RoundResult;
-import org.unrulymarble.core.score.RunScript;
-import org.unrulymarble.core.score.RunState;
+import org.unrulymarble.core.run.RoundResult;
+import org.unrulymarble.core.run.RunScript;
+import org.unrulymarble.core.run.RunState;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.record.RecordService;
@@ -28,10 +28,12 @@ class RunRecording {
 
     private final RecordService records;
     private final LadderService ladders;
+    private final RunHeads heads;
 
-    RunRecording(RecordService records, LadderService ladders) {
+    RunRecording(RecordService records, LadderService ladders, RunHeads heads) {
         this.records = records;
         this.ladders = ladders;
+        this.heads = heads;
     }
 
     /** Puts what a run's log says in the place of what was recorded of it before; nothing while it goes on. */
@@ -64,44 +66,23 @@ class RunRecording {
                         .ladder(block.ladderId())
                         .flatMap(Ladder::ball)
                         .orElse(null);
-        return new Attempt(
+        return Attempt.ofRound(
                 // The same round has the same id however often the run is recorded: a correction finds it again.
                 UUID.nameUUIDFromBytes((row.id() + "/" + r.segment() + "/" + r.take() + "/" + r.pupilId())
                                 .getBytes(StandardCharsets.UTF_8))
                         .toString(),
-                r.pupilId(),
+                r,
+                sheet.script(),
                 row.onDay(),
-                block.ladderId(),
-                r.rungId(),
-                block.modifiers(),
-                block.sides().get(segment.side()),
-                segment.set() + 1,
-                r.score(),
-                r.hits(),
-                r.misses(),
-                r.tries(),
-                timed(block, r) ? (Integer) block.workSec() : null,
                 ball,
-                null,
-                null,
-                null,
-                sheet.spaceName(),
-                Attempt.Where.SCHOOL,
-                r.source(),
-                r.source() != RoundResult.Source.TYPED,
-                r.trial(),
-                r.detail(),
-                r.jointWith());
-    }
-
-    private static boolean timed(RunScript.ScriptBlock block, RoundResult r) {
-        RunScript.ScriptRung rung = block.rung(r.rungId());
-        return block.reps() == null && (rung == null || !rung.measure().lessIsBetter());
+                sheet.spaceName());
     }
 
     /**
      * One pupil's round against their own before.
      *
+     * @param workSec seconds that were worked, or null if no clock ended it
+     * @param brokenOff whether too little of the round was worked for a best
      * @param best score of the best before, with the seconds of its round; null where there is none
      */
     record RoundAgainst(
@@ -111,6 +92,9 @@ class RunRecording {
             boolean metGate,
             boolean newBest,
             boolean byRate,
+            boolean compares,
+            boolean brokenOff,
+            Integer workSec,
             Integer best,
             Integer bestWorkSec,
             Integer last,
@@ -149,10 +133,40 @@ class RunRecording {
                 a.metGate(),
                 a.newBest(),
                 a.byRate(),
+                a.compares(),
+                a.brokenOff(),
+                r.time() == null ? null : (Integer) r.time().workedSec(),
                 a.best() == null ? null : a.best().score(),
                 a.best() == null ? null : a.best().workSec(),
                 a.last() == null ? null : a.last().score(),
                 a.last() == null ? null : a.last().workSec());
+    }
+
+    /** A rung that a pupil has completed. */
+    record Completed(String pupilId, String ladderId, String rungId) {}
+
+    /** What was completed in this run and by nothing before it; empty while it goes on. */
+    List<Completed> completed(RunRow row, Sheet sheet, RunState state) {
+        if (!state.finished()) return List.of();
+        RunHead head = heads.findById(row.id()).orElseThrow(NotFound::new);
+        List<Attempt> here =
+                state.results().stream().map(r -> attempt(head, sheet, r)).toList();
+        Set<String> ladderIds = here.stream().map(Attempt::ladderId).collect(Collectors.toSet());
+        Set<Completed> before = records.challengesBesides(row.id(), row.classId(), ladderIds).stream()
+                .filter(c -> c.completed() && c.modifiers().isEmpty())
+                .map(c -> new Completed(c.pupilId(), c.ladderId(), c.rungId()))
+                .collect(Collectors.toSet());
+        List<Attempt> all = new ArrayList<>(here);
+        for (String ladderId : ladderIds) all.addAll(records.besides(row.id(), row.classId(), ladderId));
+        return Challenge.of(all, ladders.catalogue()).stream()
+                .filter(c -> c.completed() && c.modifiers().isEmpty())
+                .map(c -> new Completed(c.pupilId(), c.ladderId(), c.rungId()))
+                .filter(c -> !before.contains(c)
+                        && here.stream()
+                                .anyMatch(a -> a.pupilId().equals(c.pupilId())
+                                        && a.rungId().equals(c.rungId())
+                                        && a.ladderId().equals(c.ladderId())))
+                .toList();
     }
 
     /** What the pupils had done before on the challenges of this run. */

@@ -20,10 +20,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.record.Challenge;
-import org.unrulymarble.core.score.RunEvent;
-import org.unrulymarble.core.score.RunLog;
-import org.unrulymarble.core.score.RunScript;
-import org.unrulymarble.core.score.RunState;
+import org.unrulymarble.core.run.RunEvent;
+import org.unrulymarble.core.run.RunLog;
+import org.unrulymarble.core.run.RunScript;
+import org.unrulymarble.core.run.RunState;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.GroupCommit;
@@ -87,6 +88,7 @@ public class RunService {
 
     /**
      * @param before what the pupils had done before on the challenges of this run: the bests to beat
+     * @param completed what was completed for the first time in this run; empty while it goes on
      * @param nowMs the server's clock, by which every screen sets its own
      */
     record Run(
@@ -98,6 +100,7 @@ public class RunService {
             List<RunEvent> log,
             RunState state,
             List<Challenge> before,
+            List<RunRecording.Completed> completed,
             long nowMs) {}
 
     /** Begins a run of a lesson, or goes on with the one that is not finished. */
@@ -137,10 +140,11 @@ public class RunService {
      * @throws Refused naming {@code events[i]} when one does not fit the script; nothing is appended then
      */
     @Transactional(propagation = Propagation.SUPPORTS)
-    List<UUID> append(UUID runId, List<RunEvent> sent) {
+    List<UUID> append(UUID runId, List<SentEvent> sentHere) {
         // Every tap asks; what an account may do does not change from one to the next.
         hearing.of(SignedIn.now().accountId(), runId, () -> mayHear(runId));
-        check(sent, sheets.of(runId).script());
+        check(sentHere, sheets.of(runId).script());
+        List<RunEvent> sent = sentHere.stream().map(SentEvent::event).toList();
         appends.keep(new Append(runId, SignedIn.now().accountId(), sent));
         return sent.stream().map(RunEvent::id).toList();
     }
@@ -164,7 +168,7 @@ public class RunService {
             events.saveAllAndFlush(fresh);
             told.forEach((runId, added) -> {
                 RunHead head = heads.findById(runId).orElseThrow(NotFound::new);
-                if (head.finished() || added.stream().anyMatch(e -> e.kind() == RunEvent.Kind.FINISH))
+                if (head.finished() || added.stream().anyMatch(e -> e.what() instanceof What.Finish))
                     recording.record(head, sheets.of(runId), state(runId));
             });
         });
@@ -176,9 +180,7 @@ public class RunService {
     }
 
     private static boolean changesWall(RunEvent e) {
-        return e.kind() == RunEvent.Kind.SCORES_ON
-                || e.kind() == RunEvent.Kind.SCORES_OFF
-                || e.kind() == RunEvent.Kind.TAKE_BACK;
+        return e.what() instanceof What.ScoresOnWall || e.what() instanceof What.TakeBack;
     }
 
     private void learnWall(UUID runId) {
@@ -205,7 +207,7 @@ public class RunService {
     }
 
     private RunState state(UUID runId) {
-        return new RunLog(sheets.of(runId).script()).add(log(runId)).fold();
+        return new RunLog(sheets.of(runId).script()).add(log(runId)).fold(clock.millis());
     }
 
     /** @throws NotFound for a run of somebody else's class */
@@ -237,7 +239,7 @@ public class RunService {
         return run;
     }
 
-    private static void check(List<RunEvent> sent, RunScript script) {
+    private static void check(List<SentEvent> sent, RunScript script) {
         Checks checks = new Checks();
         for (int i = 0; i < sent.size(); i++) {
             try {
@@ -252,7 +254,7 @@ public class RunService {
     private Run run(RunRow row) {
         Sheet sheet = sheets.of(row.id());
         List<RunEvent> log = log(row.id());
-        RunState state = new RunLog(sheet.script()).add(log).fold();
+        RunState state = new RunLog(sheet.script()).add(log).fold(clock.millis());
         return new Run(
                 row.id(),
                 row.lessonId(),
@@ -262,13 +264,14 @@ public class RunService {
                 log,
                 state,
                 recording.before(row, sheet.script()),
+                recording.completed(row, sheet, state),
                 clock.millis());
     }
 
     @Transactional(readOnly = true)
     List<RunEvent> log(UUID runId) {
         return events.findByRunId(runId).stream()
-                .map(e -> json.readValue(e.body(), RunEvent.class))
+                .map(e -> SentEvent.read(json, e.body()).event())
                 .toList();
     }
 }

@@ -14,12 +14,16 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.ScriptWriter;
-import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.run.RunScript;
+import org.unrulymarble.server.ladder.LadderJson;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.store.Roster;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The sheets of runs: made when a run begins, and at hand for every tap. */
 @Component
@@ -87,6 +91,31 @@ class RunSheets {
                 script);
     }
 
+    /** A sheet as it is kept, also one from before measures had types of their own. */
+    Sheet read(String kept) {
+        JsonNode tree = json.readTree(kept);
+        tree.path("ladders").forEach(LadderJson::renew);
+        tree.path("script").path("blocks").forEach(block -> renew((ObjectNode) block));
+        return json.treeToValue(tree, Sheet.class);
+    }
+
+    /** Older blocks told their measure apart from their rungs, and the oldest no rungs at all. */
+    private static void renew(ObjectNode block) {
+        if (!block.has("timeIsLimit")) block.put("timeIsLimit", false);
+        JsonNode measure = block.remove("measure");
+        if (measure == null || measure.isNull()) return;
+        ArrayNode rungs = block.path("rungs").isArray() ? (ArrayNode) block.get("rungs") : block.putArray("rungs");
+        if (rungs.isEmpty())
+            rungs.addObject().put("id", block.path("rungId").asString()).set("measure", measure);
+        for (JsonNode rung : rungs) {
+            LadderJson.renewRung((ObjectNode) rung);
+            ObjectNode counted = (ObjectNode) rung.get("measure");
+            boolean ofN =
+                    Set.of("HITS_OF_N", "NO_BALLS").contains(counted.get("type").asString());
+            if (ofN && block.hasNonNull("reps")) counted.set("n", block.get("reps"));
+        }
+    }
+
     /** It is read anew once the change is kept. */
     void forget(UUID runId) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
@@ -105,8 +134,7 @@ class RunSheets {
             Sheet known = sheets.get(runId);
             if (known != null) return known;
         }
-        Sheet read =
-                json.readValue(runs.findById(runId).orElseThrow(NotFound::new).sheet(), Sheet.class);
+        Sheet read = read(runs.findById(runId).orElseThrow(NotFound::new).sheet());
         synchronized (sheets) {
             sheets.put(runId, read);
         }

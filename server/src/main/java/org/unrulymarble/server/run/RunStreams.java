@@ -21,7 +21,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import org.unrulymarble.core.score.RunEvent;
+import org.unrulymarble.core.run.RunEvent;
 
 /** Keeps the screens of a run together: whatever is appended goes to all that listen. A slow screen holds up no other. */
 @Component

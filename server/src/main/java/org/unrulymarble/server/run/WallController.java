@@ -13,8 +13,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.score.RunEvent;
-import org.unrulymarble.core.score.RunScript;
+import org.unrulymarble.core.measure.Tap;
+import org.unrulymarble.core.run.RunEvent;
+import org.unrulymarble.core.run.RunScript;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.platform.TryLimit;
 import org.unrulymarble.server.store.Roster;
 
@@ -78,11 +80,16 @@ class WallController {
 
     /** What moves the clock or takes such a move back; what anybody scored only where the teacher wants it there. Never what was said of a child. */
     private static boolean forTheWall(RunEvent e, boolean scores) {
-        return switch (e.kind()) {
-            case GO, HOLD, STOP_ALL, AGAIN, NEXT, BACK, EXTEND, TAKE_BACK, FINISH, SCORES_ON, SCORES_OFF -> true;
-            case HIT, MISS, LANDED, START, SPLIT, STOP, ENDED, COLLECT, STANDS, RUNG -> scores;
-            default -> false;
-        };
+        What what = e.what();
+        boolean runs = what instanceof What.MovesClock
+                || what instanceof What.Extend
+                || what instanceof What.TakeBack
+                || what instanceof What.Finish
+                || what instanceof What.ScoresOnWall;
+        boolean scored = what instanceof What.OfRound || what instanceof What.OnRung;
+        // Where single balls of a match lie is for the hand.
+        boolean ball = what instanceof What.Tapped tapped && tapped.tap() instanceof Tap.Ball;
+        return runs || (scores && scored && !ball);
     }
 
     private static Map<String, String> firstNames(List<Roster.Member> pupils) {

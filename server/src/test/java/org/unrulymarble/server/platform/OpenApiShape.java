@@ -1,16 +1,29 @@
 package org.unrulymarble.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import io.swagger.v3.core.jackson.ModelResolver;
+import io.swagger.v3.core.jackson.TypeNameResolver;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.providers.ObjectMapperProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.unrulymarble.core.measure.Detail;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Tap;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.run.What;
 
 /** The published shape of the API: every field is always there, and those that may be null say so. */
 @Configuration
@@ -124,16 +137,25 @@ public class OpenApiShape {
 
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
-            Map.entry("RunEvent", Set.of("device", "note", "xCm", "yCm")),
+            Map.entry("RunEvent", Set.of("device")),
+            Map.entry("WhatTold", Set.of("timeMs")),
+            Map.entry("WhatFaultSeen", Set.of("pupilId")),
+            Map.entry("TapHit", Set.of("number")),
+            Map.entry("TapMiss", Set.of("noBall")),
+            Map.entry("TapEndWon", Set.of("team")),
+            Map.entry("MeasureHitsOfN", Set.of("n")),
+            Map.entry("MeasureNoBalls", Set.of("n")),
+            Map.entry("DetailGuessed", Set.of("shareWithoutGuessing")),
+            Map.entry("RoundTime", Set.of("askedSec")),
             Map.entry("Dispute", Set.of("stands")),
-            Map.entry("RoundResult", Set.of("detail")),
+            Map.entry("RoundResult", Set.of("detail", "time", "inARow")),
             Map.entry("ScriptRung", Set.of("stairs")),
-            Map.entry("Attempt", Set.of("detail", "distanceM", "target", "with")),
+            Map.entry("Attempt", Set.of("detail", "distanceM", "target", "with", "time", "inARow")),
             Map.entry("PupilRemark", Set.of("ladderId", "rungId")),
             Map.entry("Remark", Set.of("rungId")),
-            Map.entry("SideRecord", Set.of("distanceM", "target", "gain")),
+            Map.entry("SideRecord", Set.of("distanceM", "target", "askedSec", "gain")),
             Map.entry("Mark", Set.of("timeMs")),
-            Map.entry("Advice", Set.of("stands", "nextRungId", "rungBelowId")),
+            Map.entry("Advice", Set.of("stands", "nextRungId", "rungBelowId", "lastChose")),
             Map.entry("OnLadder", Set.of("firstOn", "lastOn")),
             Map.entry("LadderRecord", Set.of("firstOn", "lastOn", "behind")),
             Map.entry("Done", Set.of("gain")),
@@ -142,18 +164,6 @@ public class OpenApiShape {
             Map.entry("Wanted", Set.of("struck")),
             Map.entry(
                     "TypedIn", Set.of("modifiers", "timeMs", "distanceM", "target", "with", "where", "seen", "trial")),
-            Map.entry(
-                    "RoundDetail",
-                    Set.of(
-                            "timeMs",
-                            "splitsMs",
-                            "landings",
-                            "madeAtSpots",
-                            "stepM",
-                            "noBalls",
-                            "halfScores",
-                            "shareWithoutGuessing")),
-            Map.entry("Scoring", Set.of("rings", "n", "spots", "balls", "draw", "noBalls", "calls", "callEverySec")),
             Map.entry("RoundAgainst", Set.of("best", "last")),
             Map.entry("Lesson", Set.of("startMin")),
             Map.entry(
@@ -169,21 +179,20 @@ public class OpenApiShape {
                             "spot",
                             "mostSpots",
                             "note")),
-            Map.entry("BlockDose", Set.of("limitSec", "makesToStep", "onMiss", "stepM")),
             Map.entry("Variant", Set.of("instead")),
             Map.entry("BlockPlan", Set.of("family", "spots")),
             Map.entry("Pacing", Set.of("halfSec", "fourOfFiveSec", "reachGate", "stepLow", "stepLikely", "stepHigh")),
             Map.entry("Finding", Set.of("blockId", "threshold", "mend", "silenced")),
             Map.entry("GatherItem", Set.of("have")),
             Map.entry("Ladder", Set.of("swingM", "net", "seesLittle")),
-            Map.entry("Rung", Set.of("claps", "standM", "delivery")),
+            Map.entry("Rung", Set.of("claps", "standM", "delivery", "calls")),
             Map.entry("KitKind", Set.of("sizeCm", "openingCm", "massG", "never")),
             Map.entry("ItemView", Set.of("count")),
             Map.entry("ItemDoc", Set.of("count")),
             Map.entry("PupilDetails", Set.of("homeSpace")),
             Map.entry("PersonDoc", Set.of("password")),
             Map.entry("ClassDoc", Set.of("helperIds")),
-            Map.entry("ScriptBlock", Set.of("ladderId", "rungId", "measure", "note", "calls", "attitude", "beatSec")),
+            Map.entry("ScriptBlock", Set.of("ladderId", "rungId", "note", "calls", "attitude", "beatSec")),
             Map.entry("WallMark", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs", "netHeightMark")),
             Map.entry(
                     "Rebound",
@@ -256,11 +265,78 @@ public class OpenApiShape {
             Map.entry("NumberCall", Set.of("next", "shareWithoutGuessing")),
             Map.entry("Rates", Set.of("lastHigherThanFirst")));
 
+    /** Each is one of several records, told apart by {@code type}. */
+    private static final List<Class<?>> VARIANTS =
+            List.of(What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class);
+
+    private static final Set<String> VARIANT_NAMES = VARIANTS.stream()
+            .flatMap(of -> Arrays.stream(of.getAnnotation(JsonSubTypes.class).value())
+                    .map(sub -> of.getSimpleName() + sub.value().getSimpleName()))
+            .collect(Collectors.toSet());
+
+    /** Variants are called after what they are variants of: there are several rings, reaches and landings. */
+    @Bean
+    ModelResolver modelResolver(ObjectMapperProvider mapper) {
+        return new ModelResolver(mapper.jsonMapper(), new TypeNameResolver() {
+            @Override
+            protected String getNameOfClass(Class<?> type) {
+                for (Class<?> variant : VARIANTS)
+                    if (variant != type && variant.isAssignableFrom(type))
+                        return variant.getSimpleName() + type.getSimpleName();
+                return super.getNameOfClass(type);
+            }
+        });
+    }
+
+    private static Schema<?> eventsList() {
+        ArraySchema list = new ArraySchema();
+        list.setItems(ref("RunEvent"));
+        return list;
+    }
+
+    private static Schema<?> ref(String name) {
+        return new Schema<>().$ref("#/components/schemas/" + name);
+    }
+
+    private static void variants(Class<?> of, Map<String, Schema<?>> known, OpenAPI api) {
+        Schema<?> any = new Schema<>();
+        for (JsonSubTypes.Type sub : of.getAnnotation(JsonSubTypes.class).value()) {
+            String name = of.getSimpleName() + sub.value().getSimpleName();
+            Schema<String> type = new Schema<>();
+            type.setTypes(Set.of("string"));
+            type.setEnum(List.of(sub.name()));
+            Schema<?> one = new Schema<>();
+            one.setTypes(Set.of("object"));
+            one.addProperty("type", type);
+            parts(known.get(name)).forEach(part -> {
+                if (part.getProperties() != null) part.getProperties().forEach(one::addProperty);
+            });
+            api.getComponents().addSchemas(name, one);
+            any.addOneOfItem(ref(name));
+        }
+        api.getComponents().addSchemas(of.getSimpleName(), any);
+    }
+
+    /** A variant's own fields may stand beside a reference to what it is a variant of. */
+    private static List<Schema<?>> parts(Schema<?> variant) {
+        List<Schema<?>> parts = new ArrayList<>();
+        if (variant == null) return parts;
+        parts.add(variant);
+        if (variant.getAllOf() != null) for (Schema<?> part : variant.getAllOf()) parts.add(part);
+        return parts;
+    }
+
     @Bean
     OpenApiCustomizer everyFieldIsThere() {
         return api -> {
             api.info(new Info().title("Unruly Marble").version("1"));
             api.servers(List.of());
+            Map<String, Schema<?>> known = new LinkedHashMap<>();
+            api.getComponents().getSchemas().forEach(known::put);
+            // What comes in may have an older shape; the published one is today's.
+            known.get("Events").addProperty("events", eventsList());
+            api.getComponents().getSchemas().remove("SentEvent");
+            VARIANTS.forEach(v -> variants(v, known, api));
             api.getComponents().getSchemas().forEach((name, schema) -> shape(name, schema, api));
         };
     }
@@ -276,6 +352,9 @@ public class OpenApiShape {
 
     /** The id of a pupil who is new is the one id that is not there yet. */
     private static boolean mayBeNull(String schema, String field) {
+        // A variant has only what it needs.
+        if (VARIANT_NAMES.contains(schema))
+            return NULLABLE_IN.getOrDefault(schema, Set.of()).contains(field);
         return (schema + "." + field).equals("PupilDoc.id")
                 || NULLABLE_IN.getOrDefault(schema, Set.of()).contains(field)
                 || NULLABLE.contains(field)

@@ -140,30 +140,21 @@ final class BellFit {
         BlockDose dose = p.block().dose();
         int rounds = (int) roundsOf(p) * (p.mixed() ? 2 : 1);
         int lessSec = (int) ((pastSec + rounds - 1) / rounds);
-        if (dose.type() == BlockDose.Type.COUNT) {
-            int reps = dose.reps() - (int) Math.ceil(lessSec / Math.max(0.1, dose.secPerRep()));
+        if (dose instanceof BlockDose.ByCount count) {
+            int reps = count.reps() - (int) Math.ceil(lessSec / Math.max(0.1, count.secPerRep()));
             if (reps < LEAST_REPS) return Optional.empty();
             return Optional.of(Change.of(
                     Mend.Kind.LESS_OF_IT,
                     Map.of("reps", reps),
-                    lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(reps, dose.secPerRep()))));
+                    lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(reps, count.secPerRep()))));
         }
-        int limit = dose.limitSec() - lessSec;
+        if (!(dose instanceof BlockDose.Limited limited)) return Optional.empty();
+        int limit = limited.limitSec() - lessSec;
         if (limit < LEAST_LIMIT_SEC) return Optional.empty();
         return Optional.of(Change.of(
                 Mend.Kind.LESS_OF_IT,
                 Map.of("limitSec", limit),
-                lesson -> lesson.change(
-                        id,
-                        d -> d.dose = new BlockDose(
-                                dose.type(),
-                                null,
-                                null,
-                                null,
-                                limit,
-                                dose.makesToStep(),
-                                dose.onMiss(),
-                                dose.stepM()))));
+                lesson -> lesson.change(id, d -> d.dose = limited.limit(limit))));
     }
 
     private static Optional<Change> removeLast(View view) {

@@ -3,7 +3,7 @@ package org.unrulymarble.core.plan.findings;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.unrulymarble.core.ladder.Gate;
+import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockPlan;
 import org.unrulymarble.core.plan.GateOdds;
@@ -39,7 +39,7 @@ final class PacingChecks {
 
     private void gate(Placed p, BlockPlan block) {
         Pacing pacing = block.pacing();
-        if (p.block().dose().type() != BlockDose.Type.GATE || pacing.reachGate() == null) return;
+        if (!(p.block().dose() instanceof BlockDose.ByGate dose) || pacing.reachGate() == null) return;
         int pupils = p.members(view.setting()).size();
         double share = pacing.reachGate() / pupils;
         double wanted = view.thresholds().gateShare();
@@ -48,10 +48,10 @@ final class PacingChecks {
         out.add(Found.mind(Code.GATE_OUT_OF_REACH)
                 .at(p)
                 .figure("reach", gate.reach())
-                .figure("of", gate.of())
+                .figure("of", gate.outOf())
                 .figure("expected", pacing.reachGate())
                 .figure("pupils", pupils)
-                .figure("limitSec", p.block().dose().limitSec())
+                .figure("limitSec", dose.limitSec())
                 .figure("byPlanningRate", pacing.byPlanningRate())
                 .beyond("gateShare", wanted)
                 .school(Finding.School.BY_GATE)
@@ -72,19 +72,19 @@ final class PacingChecks {
     private Optional<Change> lowerGate(Placed p, Gate gate, double wanted) {
         int reach = GateOdds.highest(p, gate, wanted, view.setting());
         if (reach < 1) return Optional.empty();
-        Gate lower = new Gate(reach, gate.of(), gate.inSec());
+        Gate lower = gate.to(reach);
         String id = p.block().id();
         return Optional.of(Change.of(
                 Mend.Kind.GATE_THAT_SUITS, Map.of("reach", reach), lesson -> lesson.change(id, d -> d.gate = lower)));
     }
 
     private void count(Placed p, BlockPlan block) {
-        if (p.block().dose().type() != BlockDose.Type.COUNT) return;
+        if (!(p.block().dose() instanceof BlockDose.ByCount dose)) return;
         Double half = block.pacing().halfSec();
         double planned = p.workSec();
         double share = view.thresholds().countShare();
         if (half != null && planned >= share * half) return;
-        int reps = p.block().dose().reps() * (p.mixed() ? 2 : 1);
+        int reps = dose.reps() * (p.mixed() ? 2 : 1);
         double need = half == null ? 3 * planned : half;
         double secPerRep = Math.ceil(need / reps * 10) / 10;
         String id = p.block().id();
@@ -99,7 +99,7 @@ final class PacingChecks {
                 .mend(Change.of(
                         Mend.Kind.TIME_FOR_COUNT,
                         Map.of("secPerRep", secPerRep),
-                        lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(d.dose.reps(), secPerRep))))
+                        lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(dose.reps(), secPerRep))))
                 .done());
     }
 }

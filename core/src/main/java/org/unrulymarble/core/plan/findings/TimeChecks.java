@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Noise;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.BlockPlan;
@@ -15,7 +16,6 @@ import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
-import org.unrulymarble.core.score.Side;
 
 /** What the clock says: past the bell, no water, a wave with nothing to do, a side left out. */
 final class TimeChecks {

@@ -14,9 +14,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.kit.Kit;
-import org.unrulymarble.core.ladder.Doses.OnMiss;
-import org.unrulymarble.core.ladder.Gate;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.OnMiss;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Place;
@@ -35,6 +35,9 @@ import org.unrulymarble.core.record.Standings;
 
 /** Each finding is provoked, and is silent where there is no reason for it; what its mend changes takes it away. */
 class FindingsTest {
+
+    /** What only a teacher can mend, or what the provoking lesson leaves no room to. */
+    private static final Set<Finding.Code> NOTHING_TO_PRESS = Set.of(Finding.Code.WAVES_MANY, Finding.Code.EFFORT_LEAP);
 
     /** A lesson in a setting. */
     private record Plan(Lesson lesson, Setting setting) {
@@ -55,9 +58,15 @@ class FindingsTest {
         assertThat(found).as("provoked").isNotEmpty();
         assertThat(of(code, pair.without())).as("without reason").isEmpty();
         Finding first = found.get(0);
-        if (first.mend() == null) return;
-        Lesson mended = Findings.mended(pair.with().lesson(), pair.with().setting(), first.id());
-        assertThat(of(code, new Plan(mended, pair.with().setting())))
+        assertThat(first.mend() == null)
+                .as("without a mend: %s", first.mend())
+                .isEqualTo(NOTHING_TO_PRESS.contains(code));
+        if (first.mend() != null) goesWithItsMend(first, pair.with());
+    }
+
+    private static void goesWithItsMend(Finding first, Plan plan) {
+        Lesson mended = Findings.mended(plan.lesson(), plan.setting(), first.id());
+        assertThat(of(first.code(), new Plan(mended, plan.setting())))
                 .as("after %s", first.mend())
                 .extracting(Finding::id)
                 .doesNotContain(first.id());
@@ -224,8 +233,8 @@ class FindingsTest {
             case GATE_OUT_OF_REACH -> {
                 Block run = task("there-and-back", "without-a-drop").with(d -> d.dose = BlockDose.byGate(90));
                 yield new Pair(
-                        plan(World.LOFT, run.with(d -> d.gate = new Gate(40, null, null)), 12),
-                        plan(World.LOFT, run.with(d -> d.gate = new Gate(4, null, null)), 12));
+                        plan(World.LOFT, run.with(d -> d.gate = new Gate.Reach(40)), 12),
+                        plan(World.LOFT, run.with(d -> d.gate = new Gate.Reach(4)), 12));
             }
             case COUNT_TAKES_LONGER ->
                 new Pair(
@@ -358,7 +367,7 @@ class FindingsTest {
     void a_gate_is_judged_by_the_pupils_own_tries_and_says_whose_are_missing() {
         Block run = task("there-and-back", "without-a-drop", d -> {
             d.dose = BlockDose.byGate(120);
-            d.gate = new Gate(18, null, null);
+            d.gate = new Gate.Reach(18);
         });
         Plan unknown = plan(World.LOFT, run, 10);
         Finding f = of(Finding.Code.GATE_OUT_OF_REACH, unknown).get(0);

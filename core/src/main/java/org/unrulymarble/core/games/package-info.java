@@ -1,0 +1,2 @@
+/** Games with rules: nearest the jack, bowling to a batter. */
+package org.unrulymarble.core.games;

@@ -1,0 +1,8 @@
+package org.unrulymarble.core.measure;
+
+/** Where a miss sends the thrower. */
+public enum OnMiss {
+    STAY,
+    STEP_IN,
+    RESTART
+}

@@ -1,0 +1,104 @@
+package org.unrulymarble.core.measure;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.games.Bowling;
+
+/** One thing seen of a pupil in a round, as a pad tells it. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Tap.Hit.class, name = "HIT"),
+    @JsonSubTypes.Type(value = Tap.Miss.class, name = "MISS"),
+    @JsonSubTypes.Type(value = Tap.Landed.class, name = "LANDED"),
+    @JsonSubTypes.Type(value = Tap.Start.class, name = "START"),
+    @JsonSubTypes.Type(value = Tap.Split.class, name = "SPLIT"),
+    @JsonSubTypes.Type(value = Tap.Stop.class, name = "STOP"),
+    @JsonSubTypes.Type(value = Tap.Ball.class, name = "BALL"),
+    @JsonSubTypes.Type(value = Tap.EndWon.class, name = "END_WON")
+})
+public sealed interface Tap {
+
+    /** @param number the level, ring, spot or ball where the measure asks for one, 0 to 100,000; else null */
+    record Hit(Integer number) implements Tap {
+        public Hit {
+            if (number != null) new Checks().range("number", number, 0, 100_000).done();
+        }
+    }
+
+    /** @param noBall why it was one, where no-balls are kept; else null */
+    record Miss(Bowling.NoBall noBall) implements Tap {}
+
+    /** Where a throw landed on the drawn target: right of its middle and above it, -20,000 to 20,000 cm. */
+    record Landed(Double xCm, Double yCm) implements Tap {
+        public Landed {
+            place(xCm, yCm);
+        }
+    }
+
+    /** A watch is begun, so many milliseconds into the round. */
+    record Start(Long offsetMs) implements Timed {
+        public Start {
+            moment(offsetMs);
+        }
+    }
+
+    /** One of so many is done. */
+    record Split(Long offsetMs) implements Timed {
+        public Split {
+            moment(offsetMs);
+        }
+    }
+
+    /** The watch is stopped. */
+    record Stop(Long offsetMs) implements Timed {
+        public Stop {
+            moment(offsetMs);
+        }
+    }
+
+    /** Where a ball of a match lies: right of the jack and beyond it, -20,000 to 20,000 cm. */
+    record Ball(Team team, Double xCm, Double yCm) implements Tap {
+        public Ball {
+            new Checks().required("team", team).done();
+            place(xCm, yCm);
+        }
+    }
+
+    /**
+     * An end of a match is over.
+     *
+     * @param team whose points they are; null for both, where the end was level
+     * @param points 0 to 64
+     */
+    record EndWon(Team team, Integer points) implements Tap {
+        public EndWon {
+            new Checks().range("points", points, 0, 64).done();
+        }
+    }
+
+    /** What tells a moment of the round. */
+    sealed interface Timed extends Tap {
+        Long offsetMs();
+    }
+
+    /** The two sides of a match. */
+    enum Team {
+        A,
+        B
+    }
+
+    /** Far enough ahead for any device, and small enough that sums cannot overflow. */
+    double MAX_MS = 1e14;
+
+    private static void place(Double xCm, Double yCm) {
+        new Checks()
+                .range("xCm", xCm, -20_000, 20_000)
+                .range("yCm", yCm, -20_000, 20_000)
+                .done();
+    }
+
+    private static void moment(Long offsetMs) {
+        new Checks().range("offsetMs", offsetMs, 0, MAX_MS).done();
+    }
+}

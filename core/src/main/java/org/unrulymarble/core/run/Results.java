@@ -1,0 +1,164 @@
+package org.unrulymarble.core.run;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.measure.Match;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Scored;
+import org.unrulymarble.core.measure.Tap;
+import org.unrulymarble.core.run.Played.RoundKey;
+import org.unrulymarble.core.run.RoundResult.Source;
+
+/** What was scored: of each pupil and round the number told, else what the taps come to by the measure of the pupil's rung. */
+final class Results {
+
+    record TallyKey(int segment, int take, String pupilId) {
+        RoundKey round() {
+            return new RoundKey(segment, take);
+        }
+    }
+
+    record BlockDevice(int block, String device) {}
+
+    private final RunScript script;
+    private final Played played;
+    private final Map<TallyKey, Tally> tallies;
+    private final Set<BlockDevice> countMisses;
+    private final UUID finish;
+
+    /**
+     * @param countMisses who taps misses too, in which block
+     * @param finish the event that ended the run, or null
+     */
+    Results(RunScript script, Played played, Map<TallyKey, Tally> tallies, Set<BlockDevice> countMisses, UUID finish) {
+        this.script = script;
+        this.played = played;
+        this.tallies = tallies;
+        this.countMisses = countMisses;
+        this.finish = finish;
+    }
+
+    /** In the order of the script. */
+    List<RoundResult> all() {
+        List<RoundResult> out = new ArrayList<>();
+        tallies.forEach((key, counted) -> {
+            if (played.isDropped(key.round())) return;
+            RunScript.Crew crew = script.crewOf(script.segment(key.segment()), key.pupilId());
+            if (crew == null) return;
+            if (measure(key) instanceof Match) out.addAll(match(key, counted, crew));
+            else
+                known(key, counted)
+                        .ifPresent(k -> out.add(result(
+                                key, k, source(k, counted, crew), besides(crew.workers(), key.pupilId(), counted))));
+        });
+        out.sort(Comparator.comparingInt(RoundResult::segment)
+                .thenComparingInt(RoundResult::take)
+                .thenComparing(RoundResult::pupilId));
+        return List.copyOf(out);
+    }
+
+    private record Known(Scored scored, boolean tapped) {}
+
+    /** A number told afterwards is the last word; the taps stand beside it only where they agree. */
+    private Optional<Known> known(TallyKey key, Tally counted) {
+        Measure measure = measure(key);
+        List<Tap> taps = counted.standing();
+        Scored tapped =
+                taps.isEmpty() ? null : measure.score(taps, missesCounted(key, counted), played.workedMs(key.round()));
+        boolean asTapped = tapped != null && tapped.score() != null;
+        What.Told told = counted.told();
+        if (told != null && !(asTapped && told.score().equals(tapped.score())))
+            return Optional.of(new Known(measure.told(told.score(), told.timeMs()), false));
+        return asTapped ? Optional.of(new Known(tapped, true)) : Optional.empty();
+    }
+
+    private boolean missesCounted(TallyKey key, Tally counted) {
+        return countMisses.contains(
+                new BlockDevice(script.segment(key.segment()).block(), counted.standingDevice()));
+    }
+
+    private Source source(Known known, Tally counted, RunScript.Crew crew) {
+        if (known.tapped()) return Source.ADULT;
+        if (counted.toldAfter(finish)) return Source.TYPED;
+        return crew.helpers().isEmpty() ? Source.SELF : Source.PARTNER;
+    }
+
+    private RoundResult result(TallyKey key, Known known, Source source, List<String> jointWith) {
+        Scored s = known.scored();
+        return new RoundResult(
+                key.pupilId(),
+                key.segment(),
+                key.take(),
+                s.score(),
+                s.hits(),
+                s.misses(),
+                s.tries(),
+                s.inARow(),
+                time(key),
+                source,
+                played.rungOf(key.segment(), key.pupilId()),
+                played.isChosen(key.segment(), key.pupilId()),
+                played.isTrial(key.round()),
+                s.detail(),
+                jointWith);
+    }
+
+    /** Where so many are asked for, or less is better, no clock ends the round. */
+    private RoundTime time(TallyKey key) {
+        RunScript.ScriptBlock block = script.blockOf(script.segment(key.segment()));
+        if (block.reps() != null || measure(key).lessIsBetter()) return null;
+        int workedSec = (int) Math.round(played.workedMs(key.round()) / 1000.0);
+        return new RoundTime(workedSec, block.timeIsLimit() ? null : (Integer) block.workSec());
+    }
+
+    private Measure measure(TallyKey key) {
+        Segment segment = script.segment(key.segment());
+        return script.blockOf(segment).measure(played.rungOf(key.segment(), key.pupilId()));
+    }
+
+    /** The sheet of a match is kept under the crew's first worker; each side's points are joint on the pages of its own. */
+    private List<RoundResult> match(TallyKey key, Tally counted, RunScript.Crew crew) {
+        List<RoundResult> out = new ArrayList<>();
+        if (counted.told() != null) {
+            Known told = new Known(Scored.only(counted.told().score()), false);
+            out.add(result(key, told, source(told, counted, crew), team(crew, key.pupilId(), counted)));
+        }
+        List<Tap> taps = counted.standing();
+        if (taps.stream().noneMatch(Tap.EndWon.class::isInstance)) return out;
+        for (String worker : crew.workers()) {
+            TallyKey own = new TallyKey(key.segment(), key.take(), worker);
+            // A number that was told for this pupil is the last word.
+            if (tallies.containsKey(own) && tallies.get(own).told() != null) continue;
+            Scored points = Scored.only(Match.points(taps, teamOf(crew, worker)));
+            out.add(result(own, new Known(points, true), Source.ADULT, team(crew, worker, counted)));
+        }
+        return out;
+    }
+
+    /** The first half of a crew is side A; the odd one plays with it. */
+    private static Tap.Team teamOf(RunScript.Crew crew, String worker) {
+        return crew.workers().indexOf(worker) < (crew.workers().size() + 1) / 2 ? Tap.Team.A : Tap.Team.B;
+    }
+
+    private static List<String> team(RunScript.Crew crew, String pupilId, Tally counted) {
+        return besides(
+                crew.workers().stream()
+                        .filter(w -> teamOf(crew, w) == teamOf(crew, pupilId))
+                        .toList(),
+                pupilId,
+                counted);
+    }
+
+    /** Whoever was put aside has no part in what the others did. */
+    private static List<String> besides(List<String> all, String pupilId, Tally counted) {
+        return all.stream()
+                .filter(w -> !w.equals(pupilId) && !counted.wasAway(w))
+                .toList();
+    }
+}

@@ -1,0 +1,192 @@
+package org.unrulymarble.core.run;
+
+import java.util.List;
+import java.util.Map;
+import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.ladder.Manner;
+import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Stairs;
+
+/**
+ * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
+ * later change of the plan never changes what was run.
+ */
+public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
+
+    private static final int MOST_EXTENDED_SEC = 60;
+
+    public RunScript {
+        segments = List.copyOf(segments);
+        blocks = List.copyOf(blocks);
+    }
+
+    /** What a block of a run is. */
+    public enum BlockKind {
+        TASK,
+        FREE,
+        TALK,
+        WATER
+    }
+
+    /**
+     * @param kind only a task has ladder and rungs
+     * @param rungOf pupils who are on another rung of the ladder, with that rung
+     * @param sides in the order of the segments' side 0 and 1
+     * @param reps what one side asks for by count, or null by clock
+     * @param workSec planned seconds of one side of one turn
+     * @param timeIsLimit whether those are no more than a limit: a gate, a place, a count that is met sooner ends the round
+     * @param rungs all rungs of the ladder, as far as scoring needs them: a pupil may be put on another one in the run
+     * @param choose whether each pupil chooses a rung
+     * @param calls what is called at random and when, or null
+     * @param attitude push or control, as the teacher chose: what is shown first; else null
+     * @param beatSec seconds from beat to beat, or null without one
+     * @param tryFirst whether the first set is to find out
+     * @param counted whether results are collected
+     * @param optionalLast whether the last set is for those who want it
+     * @param steps what is done one after the other, in order
+     * @param note the teacher's own words, or null
+     * @param ball what it is played with, in words, or null
+     * @param meanwhileLadderId what the waiting waves do, or null
+     */
+    public record ScriptBlock(
+            BlockKind kind,
+            String ladderId,
+            String rungId,
+            Map<String, String> rungOf,
+            List<Modifier> modifiers,
+            List<ScriptRung> rungs,
+            boolean choose,
+            Called calls,
+            Manner.Attitude attitude,
+            Double beatSec,
+            boolean tryFirst,
+            List<Side> sides,
+            Integer reps,
+            int workSec,
+            boolean timeIsLimit,
+            boolean counted,
+            boolean optionalLast,
+            List<String> steps,
+            String note,
+            String ball,
+            String meanwhileLadderId,
+            String meanwhileRungId,
+            List<ScriptTurn> turns) {
+
+        /** Scripts of older runs have only tasks, and everyone on one rung. */
+        public ScriptBlock {
+            kind = kind == null ? BlockKind.TASK : kind;
+            rungOf = rungOf == null ? Map.of() : Map.copyOf(rungOf);
+            rungs = rungs == null ? List.of() : List.copyOf(rungs);
+            steps = steps == null ? List.of() : List.copyOf(steps);
+        }
+
+        /** Without who is on which rung. */
+        ScriptBlock withoutOwnRungs() {
+            return new ScriptBlock(
+                    kind,
+                    ladderId,
+                    rungId,
+                    Map.of(),
+                    modifiers,
+                    rungs,
+                    choose,
+                    calls,
+                    attitude,
+                    beatSec,
+                    tryFirst,
+                    sides,
+                    reps,
+                    workSec,
+                    timeIsLimit,
+                    counted,
+                    optionalLast,
+                    steps,
+                    note,
+                    ball,
+                    meanwhileLadderId,
+                    meanwhileRungId,
+                    turns);
+        }
+
+        public String rungOf(String pupilId) {
+            return rungOf.getOrDefault(pupilId, rungId);
+        }
+
+        /** Null for an id that the ladder has not. */
+        public ScriptRung rung(String id) {
+            for (ScriptRung rung : rungs) if (rung.id().equals(id)) return rung;
+            return null;
+        }
+
+        /** What is counted of a pupil on this rung; a rung that the ladder has lost counts plainly. */
+        Measure measure(String id) {
+            ScriptRung rung = rung(id);
+            return rung == null ? new CountInTime() : rung.measure();
+        }
+    }
+
+    /**
+     * What is counted on a rung, with the figures in force in this block.
+     *
+     * @param stairs where the dose steps it back, or the furthest place is what counts; else null
+     */
+    public record ScriptRung(String id, Measure measure, Stairs stairs) {}
+
+    /**
+     * @param everySec from a round's start on; 0 where the next is called when the one before is done
+     * @param order which of the words is called; the next round goes on where one ended
+     */
+    public record Called(List<String> words, double everySec, List<Integer> order) {
+        public Called {
+            words = List.copyOf(words);
+            order = List.copyOf(order);
+        }
+    }
+
+    /** @param waiting pupils whose wave is not at the spots */
+    public record ScriptTurn(int wave, int part, List<Crew> crews, List<String> waiting) {}
+
+    /** Who is at one spot in one turn. {@code spot} from 0. */
+    public record Crew(int spot, List<String> workers, List<String> helpers) {}
+
+    /** For a wall that everybody reads: without who is on which rung. */
+    public RunScript withoutOwnRungs() {
+        return new RunScript(
+                segments, blocks.stream().map(ScriptBlock::withoutOwnRungs).toList());
+    }
+
+    public Segment segment(int index) {
+        return segments.get(index);
+    }
+
+    public ScriptBlock blockOf(Segment segment) {
+        return blocks.get(segment.block());
+    }
+
+    public ScriptTurn turnOf(Segment segment) {
+        return blockOf(segment).turns().get(segment.turn());
+    }
+
+    public boolean isRound(int segmentIndex) {
+        return segmentIndex >= 0
+                && segmentIndex < segments.size()
+                && segments.get(segmentIndex).kind() == Segment.Kind.WORK;
+    }
+
+    /** The most that a number told of a round can be on any of its rungs, were it extended for ever so long. */
+    int most(int round) {
+        ScriptBlock block = blockOf(segment(round));
+        int sec = (int) segment(round).durationSec() + MOST_EXTENDED_SEC;
+        return block.rungs().stream().mapToInt(r -> r.measure().most(sec)).max().orElse(100_000);
+    }
+
+    /** The crew in which {@code pupilId} works in this round, or null. */
+    public Crew crewOf(Segment round, String pupilId) {
+        for (Crew crew : turnOf(round).crews()) if (crew.workers().contains(pupilId)) return crew;
+        return null;
+    }
+}

@@ -1,0 +1,48 @@
+import { MISS, type Of } from "../measure-view";
+import { hitsIn, missesIn } from "../shared/hits";
+import { MainField, MissStrip, type PadProps } from "../shared/pad";
+import { nextSpot } from "./fold";
+
+/** Made from each spot, in order and round again: the spot that is due is marked, a tap goes on to the next. */
+export function SpotsPad({ who, taps, measure, open, best, tap }: PadProps<Of<"MADE_FROM_SPOTS">>) {
+  const { spots } = measure;
+  const due = nextSpot(taps, spots);
+  const made = (spot: number) => taps.filter((t) => t.type === "HIT" && t.number === spot).length;
+  return (
+    <>
+      <MissStrip who={who} misses={missesIn(taps)} open={open} onTap={() => tap(MISS)} />
+      <MainField
+        who={who}
+        label={`made from spot ${due}, ${hitsIn(taps)} so far`}
+        open={open}
+        onTap={() => tap({ type: "HIT", number: due })}
+      >
+        <span className="digits mt-1 text-5xl" data-testid="hits">
+          {hitsIn(taps)}
+          {best && <span className="text-xl text-mist"> to beat {best.best.score}</span>}
+        </span>
+        <svg viewBox="-110 -14 220 124" className="mt-auto h-24 w-full" aria-hidden>
+          <circle r="10" fill="none" stroke="#f08cc6" strokeWidth="4" />
+          {Array.from({ length: spots }, (_, i) => i + 1).map((spot) => {
+            const turn = Math.PI * (0.06 + (0.88 * (spot - 1)) / Math.max(1, spots - 1));
+            const on = spot === due;
+            return (
+              <g key={spot} transform={`translate(${-90 * Math.cos(turn)} ${84 * Math.sin(turn)})`}>
+                <circle r="17" fill={on ? "#f7f3e9" : "#12201f"} stroke={on ? "#e0b84a" : "#b9c7c3"} strokeWidth="3" />
+                <text
+                  textAnchor="middle"
+                  dominantBaseline="central"
+                  fontSize="18"
+                  fontWeight="700"
+                  fill={on ? "#12201f" : "#f7f3e9"}
+                >
+                  {made(spot)}
+                </text>
+              </g>
+            );
+          })}
+        </svg>
+      </MainField>
+    </>
+  );
+}

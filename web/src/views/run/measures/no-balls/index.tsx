@@ -1,0 +1,15 @@
+import { HIT, type MeasureView, MISS, mostHits, only } from "../measure-view";
+import { hitsIn } from "../shared/hits";
+import { NoBallsPad } from "./pad";
+
+export const noBallsKept: MeasureView<"NO_BALLS"> = {
+  Pad: NoBallsPad,
+  key: () => HIT,
+  miss: MISS,
+  score: (taps) => only(hitsIn(taps)),
+  ask: (_, { n }) => (n === null ? "How many balls were fair?" : `How many of your ${n} were fair?`),
+  most: ({ n }, sec) => n ?? mostHits(sec),
+  thrown: true,
+  countsTries: true,
+  blank: { type: "NO_BALLS", n: null },
+};

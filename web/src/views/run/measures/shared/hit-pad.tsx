@@ -1,0 +1,80 @@
+import type { ReactNode } from "react";
+import { metres } from "../../../../words";
+import { HIT, MISS } from "../measure-view";
+import { hitsIn, missesIn, runs, walked } from "./hits";
+import { MainField, MissStrip, type PadProps } from "./pad";
+
+/** Hits and misses: counted, as the longest run, or as the place that they lead to. */
+export function HitPad(p: PadProps & { children?: ReactNode }) {
+  const { who, taps, stairs, block, measure, open, tap } = p;
+  const hits = hitsIn(taps);
+  const done = block.reps !== null && hits >= block.reps && measure.type !== "LONGEST_RUN";
+  return (
+    <>
+      <MissStrip who={who} misses={missesIn(taps)} open={open} onTap={() => tap(MISS)} />
+      <div className="flex min-w-0 flex-1 flex-col">
+        <MainField who={who} label={said(p, hits)} open={open} onTap={() => tap(HIT)}>
+          {stairs ? <Place {...p} /> : <Count {...p} hits={hits} />}
+          {done && <span className="mt-auto text-sm text-mist">Done. Harder: {p.told.harder}</span>}
+        </MainField>
+        {p.children}
+      </div>
+    </>
+  );
+}
+
+function said({ taps, stairs, measure, block }: PadProps, hits: number): string {
+  if (stairs) return `hit, stand at place ${walked(taps, stairs).step}`;
+  if (measure.type === "LONGEST_RUN") return `hit, ${runs(taps).now} in a row now, ${runs(taps).longest} at most`;
+  return `hit, ${hits}${block.reps ? ` of ${block.reps}` : ""} so far`;
+}
+
+/** Push: what counts is how many. Control: what counts is how many in a row. */
+function Count({ taps, measure, block, hits, told }: PadProps & { hits: number }) {
+  const run = runs(taps);
+  const longest = measure.type === "LONGEST_RUN" || (block.attitude === "CONTROL" && measure.type === "COUNT_IN_TIME");
+  if (longest)
+    return (
+      <>
+        <span className="digits mt-1 text-6xl" data-testid="hits">
+          {run.now}
+          <span className="text-2xl text-mist"> in a row</span>
+        </span>
+        <span className="mt-1 text-mist">
+          longest {run.longest}
+          {measure.type !== "LONGEST_RUN" && ` · ${hits} ${told.unit} in all`}
+        </span>
+      </>
+    );
+  return (
+    <span className="digits mt-1 text-6xl" data-testid="hits">
+      {hits}
+      {block.reps ? <span className="text-3xl text-mist"> of {block.reps}</span> : null}
+    </span>
+  );
+}
+
+/** Where to stand next: the step, how far that is, and what is still wanted here. */
+function Place({ taps, told, stairs, measure }: PadProps) {
+  if (!stairs) return null;
+  const w = walked(taps, stairs);
+  return (
+    <>
+      <span className="mt-1 flex items-baseline gap-3">
+        <span className="digits text-6xl" data-testid="place">
+          {w.step}
+        </span>
+        <span className="leading-tight">
+          stand here
+          <span className="block text-mist">
+            {told.unit === "shoe lengths" ? `${w.step} shoe lengths` : `${metres(w.step * stairs.stepM)} back`}
+          </span>
+        </span>
+      </span>
+      <span className="mt-1 text-mist">
+        {w.wanted === 1 ? "one hit" : `${w.wanted} hits`} to step back · held {w.held}
+        {measure.type !== "FURTHEST" && ` · ${hitsIn(taps)} hits`}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,27 @@
+import { Num } from "../../../ladders/form-bits";
+import { A_DAY_SEC, type MeasureView } from "../measure-view";
+import { quickest, watch } from "../shared/watch";
+import { WatchPad } from "../shared/watch-pad";
+
+export const timeForN: MeasureView<"TIME_FOR_N"> = {
+  Pad: WatchPad,
+  key: (taps, { n }, { workedMs }) => {
+    const w = watch(taps);
+    const offsetMs = workedMs();
+    return { type: w.sinceMs === null ? "START" : w.splits + 1 >= n ? "STOP" : "SPLIT", offsetMs };
+  },
+  miss: null,
+  score: quickest,
+  ask: (rung, { n }) => `How long for ${n} ${rung.unit === "seconds" ? "of them" : rung.unit}, in seconds or as 0:18?`,
+  most: () => A_DAY_SEC,
+  timed: true,
+  blank: { type: "TIME_FOR_N", n: 20 },
+  Form: ({ measure, must, onChange }) => (
+    <Num
+      label="how many"
+      value={measure.n}
+      must={must("scoring.n")}
+      onChange={(n) => onChange({ ...measure, n: n as number })}
+    />
+  ),
+};

@@ -1,0 +1,183 @@
+import { useEffect, useRef } from "react";
+import type { Crew, Run, Segment, Tap } from "../../api/types";
+import { thisDevice } from "./device";
+import { type Played, roundAt, type Tally, tallyKey } from "./log";
+import { viewOf } from "./measures";
+import { PadFrame, type PadProps } from "./measures/shared/pad";
+import { bestBefore, rungIn, sideOf } from "./result-of";
+import { Rungs } from "./rungs";
+import { sharedNow } from "./shared-clock";
+import type { useRun } from "./use-run";
+
+/** Keys for pads, in the order of the pads; none of them is a command. */
+const PAD_KEYS = ["q", "w", "e", "r", "t", "y", "u", "i", "o", "z", "x", "c"];
+
+/** Pads for the few whom the adult watches; for all others the partner counts. */
+export function Pads({
+  run,
+  played,
+  counts,
+  segment,
+  watched,
+  onWatch,
+  record,
+}: {
+  run: Run;
+  played: Played;
+  counts: Map<string, Tally>;
+  segment: Segment;
+  watched: string[];
+  onWatch: (ids: string[]) => void;
+  record: ReturnType<typeof useRun>["record"];
+}) {
+  const { segments, blocks } = run.sheet.script;
+  const nextWork = segments.find((s) => s.kind === "WORK" && s.index >= segment.index);
+  const round = ["WORK", "SIDE_SWAP"].includes(segment.kind)
+    ? roundAt(segments, segment.index)
+    : (nextWork?.index ?? -1);
+  const work = segments[round];
+  const block = work && blocks[work.block];
+  const turn = work && block?.turns[work.turn];
+  const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
+  const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
+  const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
+  const crews = (turn?.crews ?? []).filter((c) => c.workers.some((w) => !played.away.has(w)));
+  const shown = crews.filter((c) => c.workers.some((w) => watched.includes(w))).slice(0, PAD_KEYS.length);
+  const open = segment.kind === "WORK" || segment.kind === "SIDE_SWAP";
+  const take = played.take(round);
+
+  /** Who of a crew is here: what they do together is kept under the first. */
+  const firstOf = (crew: Crew) => crew.workers.find((w) => !played.away.has(w)) ?? crew.workers[0] ?? "";
+  // The taps made on this screen, so that a pad can take back its own last one.
+  const mine = useRef<{ id: string; key: string }[]>([]);
+  const of = (crew: Crew) => {
+    const first = firstOf(crew);
+    const rung = block && rungIn(block, played.rungId(round, first));
+    const all = counts.get(tallyKey(round, take, first));
+    // Whoever taps sees what they tapped, also where another device counts the same pupil.
+    const taps: Tap[] = (all?.by.find((c) => c.device === thisDevice()) ?? all)?.taps ?? [];
+    // A match has one sheet, kept under its first player; all else is tapped for everyone who shares the result.
+    const whose = rung && viewOf(rung.measure).bySide ? [first] : crew.workers.filter((w) => !played.away.has(w));
+    return { first, rung, taps, whose };
+  };
+  const tapFor = (crew: Crew, tap: Tap) => {
+    if (!open) return;
+    for (const pupilId of of(crew).whose) {
+      const made = record({ type: "TAPPED", segment: round, take, pupilId, tap });
+      mine.current.push({ id: made.id, key: tallyKey(round, take, pupilId) });
+    }
+  };
+  const takeBack = (crew: Crew) => {
+    for (const pupilId of of(crew).whose) {
+      const index = mine.current.map((t) => t.key).lastIndexOf(tallyKey(round, take, pupilId));
+      const [last] = index < 0 ? [] : mine.current.splice(index, 1);
+      if (last) record({ type: "TAKE_BACK", target: last.id });
+    }
+  };
+  const workedMs = () => Math.round(played.workedMs(round, take, sharedNow()) ?? 0);
+
+  const byKey = useRef<(e: KeyboardEvent) => void>(() => {});
+  byKey.current = (e) => {
+    if (e.ctrlKey || e.metaKey || e.altKey || e.repeat || !block) return;
+    if (e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]")) return;
+    const crew = shown[PAD_KEYS.indexOf(e.key.toLowerCase())];
+    const { rung, taps } = crew ? of(crew) : {};
+    if (!crew || !rung || !taps) return;
+    const view = viewOf(rung.measure);
+    const tap = e.shiftKey ? view.miss : view.key(taps, rung.measure, { block, spot: crew.spot, workedMs });
+    if (tap) tapFor(crew, tap);
+  };
+  useEffect(() => {
+    const listen = (e: KeyboardEvent) => byKey.current(e);
+    window.addEventListener("keydown", listen);
+    return () => window.removeEventListener("keydown", listen);
+  }, []);
+
+  if (!turn || !block || !ladder) return null;
+  if (!block.counted) return <p className="text-mist">Nothing is counted here.</p>;
+  const main = ladder.rungs.find((r) => r.id === block.rungId);
+  // What is drawn to be pointed at needs half the width.
+  const drawnOn = shown.some((crew) => {
+    const { rung } = of(crew);
+    return rung && viewOf(rung.measure).drawn;
+  });
+  const inTheAir = main && viewOf(main.measure).thrown && !/at the stop/i.test(main.countsNot);
+  return (
+    <section aria-label="Pads" data-block={work.block} className="space-y-3">
+      {shown.length > 0 && (
+        <ul className={`grid gap-3 ${drawnOn ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
+          {shown.map((crew, i) => {
+            const { first, rung, taps } = of(crew);
+            const told = ladder.rungs.find((r) => r.id === rung?.id) ?? main;
+            if (!rung || !told) return null;
+            const view = viewOf(rung.measure);
+            const side = (s: "A" | "B") => name(crew.workers.filter((w) => sideOf(crew, w) === s));
+            const props: PadProps = {
+              who: name(crew.workers),
+              note: crew.helpers.length > 0 ? `${name(crew.helpers)} counts` : "counts alone",
+              taps,
+              measure: rung.measure,
+              stairs: rung.stairs,
+              told,
+              block,
+              spot: crew.spot,
+              open,
+              running: played.anchor.playing,
+              workedMs,
+              best: crew.workers.length > 1 ? undefined : bestBefore(run, played, round, first),
+              tap: (tap) => tapFor(crew, tap),
+              sides: { A: side("A"), B: side("B") },
+            };
+            return (
+              <PadFrame
+                key={first}
+                who={props.who}
+                note={told.id === block.rungId ? props.note : `${told.name} · ${props.note}`}
+                keyName={view.key(taps, rung.measure, { block, spot: crew.spot, workedMs }) ? (PAD_KEYS[i] ?? "") : ""}
+                canTakeBack={taps.length > 0}
+                onTakeBack={() => takeBack(crew)}
+              >
+                <view.Pad {...props} />
+              </PadFrame>
+            );
+          })}
+        </ul>
+      )}
+      <div>
+        {main && (
+          <p className="text-mist">
+            <strong className="text-chalk">Counts:</strong> {main.counts}{" "}
+            <strong className="text-chalk">Does not:</strong> {main.countsNot}{" "}
+            {inTheAir && "What is in the air at the stop does not count."}
+          </p>
+        )}
+        <p className="mt-2 text-mist">
+          {main && viewOf(main.measure).bySide
+            ? "Each pair keeps its own match. Press it to keep the sheet here:"
+            : "Partners count. Press a name to tap for that spot yourself:"}
+        </p>
+        <ul className="mt-2 flex flex-wrap gap-2">
+          {crews.map((crew) => {
+            const on = shown.includes(crew);
+            const first = crew.workers[0] ?? "";
+            return (
+              <li key={first}>
+                <button
+                  type="button"
+                  aria-pressed={on}
+                  className={`btn btn-small ${on ? "btn-main" : ""}`}
+                  onClick={() => onWatch(on ? watched.filter((id) => !crew.workers.includes(id)) : [...watched, first])}
+                >
+                  <span className="clock text-sm opacity-75">{crew.spot + 1}</span> {name(crew.workers)}
+                </button>
+              </li>
+            );
+          })}
+          <li>
+            <Rungs run={run} played={played} round={round} record={record} />
+          </li>
+        </ul>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,29 @@
+import type { Run } from "../../api/types";
+import type { Played } from "./log";
+
+/** A block by its place, task and rung: two of one task can be told apart. */
+export function blockName(run: Run, block: number): string {
+  const b = run.sheet.script.blocks[block];
+  const ladder = run.sheet.ladders.find((l) => l.id === b?.ladderId);
+  if (!b || !ladder)
+    return `${block + 1} ${b?.note ?? (b ? { TASK: "Task", FREE: "Free", TALK: "Talk", WATER: "Water" }[b.kind] : "")}`;
+  return `${block + 1} ${ladder.name}: ${ladder.rungs.find((r) => r.id === b.rungId)?.name ?? ""}`;
+}
+
+/** A turn of a block: its set and turn where there are several, and how often it was begun. */
+export function turnName(run: Run, round: number, played?: Played): string {
+  const { segments, blocks } = run.sheet.script;
+  const s = segments[round];
+  if (!s) return "";
+  const sets = 1 + Math.max(0, ...segments.filter((x) => x.block === s.block).map((x) => x.set));
+  const turns = blocks[s.block]?.turns.length ?? 1;
+  const take = played?.take(round) ?? 1;
+  return [sets > 1 && `set ${s.set + 1}`, turns > 1 && `turn ${s.turn + 1}`, take > 1 && `begun ${take} times`]
+    .filter(Boolean)
+    .join(", ");
+}
+
+export function roundName(run: Run, round: number, played?: Played): string {
+  const block = run.sheet.script.segments[round]?.block ?? -1;
+  return [blockName(run, block), turnName(run, round, played)].filter(Boolean).join(", ");
+}
