@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -57,6 +58,7 @@ class LadderJourneyTest {
         assertThat(browser.see("aside").getText()).contains("Fits.").contains("6 spots");
     }
 
+    @Tag("long")
     @Test
     void a_ladder_of_ones_own_is_written_planned_exported_and_taken_into_another_school() throws IOException {
         browser.open("/ladders/new");
