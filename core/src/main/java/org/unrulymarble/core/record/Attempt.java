@@ -1,5 +1,6 @@
 package org.unrulymarble.core.record;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.LocalDate;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
@@ -18,18 +19,7 @@ import org.unrulymarble.core.run.RunScript;
  *
  * @param id lasting, so that a correction finds it
  * @param set from 1
- * @param score in the unit of the rung's measure, 0 to 100,000
- * @param hits tries that counted, or null if only the score is known
- * @param misses tries that did not, or null if nobody counted them
- * @param tries all tries, or null if that is not known
- * @param inARow most hits one after the other, or null if that is not known
  * @param time how long the round was worked and was to last, or null if it was not by the clock
- * @param distanceM where another distance was taken than the rung's, else null; {@code target} likewise, in words
- * @param with who fed or partnered, in words, or null
- * @param where at school or at home
- * @param confirmed whether somebody of the school saw or confirmed it; what was typed in or came from home counts less until then
- * @param chosen whether the rung was chosen in a run and not planned: it moves nobody
- * @param trial whether the round was to find out: no first, no best, no gate
  * @param detail what else is known of the round, or null
  * @param jointWith pupils who share this result, else empty
  */
@@ -37,29 +27,63 @@ public record Attempt(
         String id,
         String pupilId,
         LocalDate on,
-        String ladderId,
-        String rungId,
-        List<Modifier> modifiers,
-        Side side,
+        @JsonUnwrapped Task task,
         Integer set,
-        Integer score,
-        Integer hits,
-        Integer misses,
-        Integer tries,
-        Integer inARow,
+        @JsonUnwrapped Counts counts,
         RoundTime time,
-        String ball,
-        Double distanceM,
-        String target,
-        String with,
-        String space,
-        Where where,
-        RoundResult.Source countedBy,
-        boolean confirmed,
-        boolean chosen,
-        boolean trial,
+        @JsonUnwrapped Things things,
+        @JsonUnwrapped Setting setting,
+        @JsonUnwrapped Worth worth,
         Detail detail,
         List<String> jointWith) {
+
+    /** What was to be done: the rung, how, and on which side. */
+    public record Task(String ladderId, String rungId, List<Modifier> modifiers, Side side) {
+
+        public Task {
+            modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
+        }
+    }
+
+    /**
+     * What came of it.
+     *
+     * @param score in the unit of the rung's measure, 0 to 100,000
+     * @param hits tries that counted, or null if only the score is known
+     * @param misses tries that did not, or null if nobody counted them
+     * @param tries all tries, or null if that is not known
+     * @param inARow most hits one after the other, or null if that is not known
+     */
+    public record Counts(Integer score, Integer hits, Integer misses, Integer tries, Integer inARow) {}
+
+    /**
+     * What it was done with.
+     *
+     * @param distanceM where another distance was taken than the rung's, else null; {@code target} likewise, in words
+     */
+    public record Things(String ball, Double distanceM, String target) {}
+
+    /**
+     * With whom and where.
+     *
+     * @param with who fed or partnered, in words, or null
+     * @param where at school or at home
+     */
+    public record Setting(String with, String space, Where where) {
+
+        public Setting {
+            where = where == null ? Where.SCHOOL : where;
+        }
+    }
+
+    /**
+     * What the result is worth.
+     *
+     * @param confirmed whether somebody of the school saw or confirmed it; what was typed in or came from home counts less until then
+     * @param chosen whether the rung was chosen in a run and not planned: it moves nobody
+     * @param trial whether the round was to find out: no first, no best, no gate
+     */
+    public record Worth(RoundResult.Source countedBy, boolean confirmed, boolean chosen, boolean trial) {}
 
     /** Where it was done. */
     public enum Where {
@@ -68,27 +92,25 @@ public record Attempt(
     }
 
     public Attempt {
-        modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
         jointWith = jointWith == null ? List.of() : List.copyOf(jointWith);
-        where = where == null ? Where.SCHOOL : where;
         Checks checks = new Checks()
                 .text("id", id, 60)
                 .text("pupilId", pupilId, 60)
                 .required("on", on)
-                .text("ladderId", ladderId, 60)
-                .text("rungId", rungId, 60)
-                .required("side", side)
+                .text("ladderId", task.ladderId(), 60)
+                .text("rungId", task.rungId(), 60)
+                .required("side", task.side())
                 .range("set", set, 1, 60)
-                .range("score", score, 0, 100_000)
-                .required("countedBy", countedBy);
-        if (hits != null) checks.range("hits", hits, 0, 100_000);
-        if (misses != null) checks.range("misses", misses, 0, 100_000);
-        if (tries != null) checks.range("tries", tries, 0, 200_000);
-        if (inARow != null) checks.range("inARow", inARow, 0, 100_000);
+                .range("score", counts.score(), 0, 100_000)
+                .required("countedBy", worth.countedBy());
+        if (counts.hits() != null) checks.range("hits", counts.hits(), 0, 100_000);
+        if (counts.misses() != null) checks.range("misses", counts.misses(), 0, 100_000);
+        if (counts.tries() != null) checks.range("tries", counts.tries(), 0, 200_000);
+        if (counts.inARow() != null) checks.range("inARow", counts.inARow(), 0, 100_000);
         if (time != null) checks.seconds("workSec", time.workedSec());
-        if (distanceM != null) checks.length("distanceM", distanceM);
-        if (target != null) checks.text("target", target, 60);
-        if (with != null) checks.text("with", with, 60);
+        if (things.distanceM() != null) checks.length("distanceM", things.distanceM());
+        if (things.target() != null) checks.text("target", things.target(), 60);
+        if (setting.with() != null) checks.text("with", setting.with(), 60);
         checks.done();
     }
 
@@ -104,36 +126,100 @@ public record Attempt(
                 id,
                 r.pupilId(),
                 on,
-                block.ladderId(),
-                r.rungId(),
-                block.modifiers(),
-                block.sides().get(segment.side()),
+                new Task(
+                        block.ladderId(),
+                        r.rungId(),
+                        block.modifiers(),
+                        block.sides().get(segment.side())),
                 segment.set() + 1,
-                r.score(),
-                r.hits(),
-                r.misses(),
-                r.tries(),
-                r.inARow(),
+                new Counts(r.score(), r.hits(), r.misses(), r.tries(), r.inARow()),
                 r.time(),
-                ball,
-                null,
-                null,
-                null,
-                space,
-                Where.SCHOOL,
-                r.source(),
-                r.source() != RoundResult.Source.TYPED,
-                r.chosen(),
-                r.trial(),
+                new Things(ball, null, null),
+                new Setting(null, space, Where.SCHOOL),
+                new Worth(r.source(), r.source() != RoundResult.Source.TYPED, r.chosen(), r.trial()),
                 r.detail(),
                 r.jointWith());
     }
 
     /** The same result under another id. */
     public Attempt withId(String otherId) {
-        return new Attempt(
-                otherId, pupilId, on, ladderId, rungId, modifiers, side, set, score, hits, misses, tries, inARow, time,
-                ball, distanceM, target, with, space, where, countedBy, confirmed, chosen, trial, detail, jointWith);
+        return new Attempt(otherId, pupilId, on, task, set, counts, time, things, setting, worth, detail, jointWith);
+    }
+
+    public String ladderId() {
+        return task.ladderId();
+    }
+
+    public String rungId() {
+        return task.rungId();
+    }
+
+    public List<Modifier> modifiers() {
+        return task.modifiers();
+    }
+
+    public Side side() {
+        return task.side();
+    }
+
+    public Integer score() {
+        return counts.score();
+    }
+
+    public Integer hits() {
+        return counts.hits();
+    }
+
+    public Integer misses() {
+        return counts.misses();
+    }
+
+    public Integer tries() {
+        return counts.tries();
+    }
+
+    public Integer inARow() {
+        return counts.inARow();
+    }
+
+    public String ball() {
+        return things.ball();
+    }
+
+    public Double distanceM() {
+        return things.distanceM();
+    }
+
+    public String target() {
+        return things.target();
+    }
+
+    public String with() {
+        return setting.with();
+    }
+
+    public String space() {
+        return setting.space();
+    }
+
+    public Where where() {
+        return setting.where();
+    }
+
+    public RoundResult.Source countedBy() {
+        return worth.countedBy();
+    }
+
+    public boolean confirmed() {
+        return worth.confirmed();
+    }
+
+    public boolean chosen() {
+        return worth.chosen();
+    }
+
+    public boolean trial() {
+        return worth.trial();
     }
 
     /** Whole seconds that were worked, or null if it was not by the clock. */
@@ -148,7 +234,7 @@ public record Attempt(
 
     /** As a gate looks at it. */
     public Gate.Round round() {
-        return new Gate.Round(score, hits, tries, inARow, workSec());
+        return new Gate.Round(score(), hits(), tries(), inARow(), workSec());
     }
 
     /** Milliseconds of the best go where a watch was stopped, else null. */
@@ -158,12 +244,12 @@ public record Attempt(
 
     /** Whether it is one pupil's own and its misses were counted: only that says anything about a rate. */
     public boolean isEvidence() {
-        return hits != null && misses != null && !trial && jointWith.isEmpty();
+        return hits() != null && misses() != null && !trial() && jointWith.isEmpty();
     }
 
     /** Whether it compares with anything at all: of hits of so many tries nobody knows the share while nobody knows the tries. */
     public boolean compares(Measure measure) {
-        return measure.compared() != Measure.Compared.BY_TRIES || tries != null && tries > 0;
+        return measure.compared() != Measure.Compared.BY_TRIES || tries() != null && tries() > 0;
     }
 
     /**
@@ -173,31 +259,9 @@ public record Attempt(
     public Kindred kindred(Measure measure) {
         Integer askedSec = measure.compared() == Measure.Compared.SAME_SECONDS && time != null ? time.askedSec() : null;
         boolean byClock = measure.compared() == Measure.Compared.BY_SECONDS && time != null;
-        return new Kindred(
-                pupilId,
-                ladderId,
-                rungId,
-                modifiers,
-                side,
-                ball,
-                distanceM,
-                target,
-                askedSec,
-                byClock,
-                !jointWith.isEmpty());
+        return new Kindred(pupilId, task, things, askedSec, byClock, !jointWith.isEmpty());
     }
 
     /** Attempts of one kindred compare; those of different ones never have one best. */
-    public record Kindred(
-            String pupilId,
-            String ladderId,
-            String rungId,
-            List<Modifier> modifiers,
-            Side side,
-            String ball,
-            Double distanceM,
-            String target,
-            Integer askedSec,
-            boolean byClock,
-            boolean joint) {}
+    public record Kindred(String pupilId, Task task, Things things, Integer askedSec, boolean byClock, boolean joint) {}
 }

@@ -157,10 +157,10 @@ public record Challenge(
         Attempt first = full.get(0);
         Attempt best = full.stream().max(byMerit(rung.measure())).orElseThrow();
         return new SideRecord(
-                kind.side(),
-                kind.ball(),
-                kind.distanceM(),
-                kind.target(),
+                kind.task().side(),
+                kind.things().ball(),
+                kind.things().distanceM(),
+                kind.things().target(),
                 kind.askedSec(),
                 kind.joint(),
                 tried.size(),
@@ -168,7 +168,7 @@ public record Challenge(
                 Mark.of(best),
                 Mark.of(tried.get(tried.size() - 1)),
                 gain(rung.measure(), first, best),
-                metOn(rung, group, kind.side()));
+                metOn(rung, group, kind.task().side()));
     }
 
     private static Double gain(Measure measure, Attempt first, Attempt best) {

@@ -136,8 +136,8 @@ public final class Questions {
         List<Found> bests = new ArrayList<>();
         LocalDate since = today.minusDays(THIS_WEEK_DAYS);
         alike.forEach((kind, tried) -> {
-            Comparator<Attempt> merit =
-                    Challenge.byMerit(ladder.rung(kind.rungId()).orElseThrow().measure());
+            Comparator<Attempt> merit = Challenge.byMerit(
+                    ladder.rung(kind.task().rungId()).orElseThrow().measure());
             Optional<Attempt> before =
                     tried.stream().filter(a -> a.on().isBefore(since)).max(merit);
             Optional<Attempt> lately =
@@ -146,9 +146,9 @@ public final class Questions {
                 bests.add(new Found(
                         Question.BEST_THIS_WEEK,
                         kind.pupilId(),
-                        kind.ladderId(),
-                        kind.rungId(),
-                        kind.side(),
+                        kind.task().ladderId(),
+                        kind.task().rungId(),
+                        kind.task().side(),
                         null,
                         lately.get().on()));
         });

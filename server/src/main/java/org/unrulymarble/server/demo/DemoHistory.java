@@ -104,29 +104,24 @@ final class DemoHistory {
                 UUID.randomUUID().toString(),
                 pupil.id().toString(),
                 day,
-                ladder.id(),
-                rung.id(),
-                List.of(),
-                side,
+                new Attempt.Task(ladder.id(), rung.id(), List.of(), side),
                 set,
-                round.score(),
-                counted || rung.measure() instanceof CountInTime ? round.hits() : null,
-                counted ? round.misses() : null,
-                counted ? round.hits() + round.misses() : null,
-                null,
+                new Attempt.Counts(
+                        round.score(),
+                        counted || rung.measure() instanceof CountInTime ? round.hits() : null,
+                        counted ? round.misses() : null,
+                        counted ? round.hits() + round.misses() : null,
+                        null),
                 workSec == null ? null : new RoundTime(workSec, workSec),
-                ladder.ball().orElse(null),
-                null,
-                null,
-                null,
-                space,
-                Attempt.Where.SCHOOL,
-                watched
-                        ? RoundResult.Source.ADULT
-                        : ladder.perSpot() > 1 ? RoundResult.Source.PARTNER : RoundResult.Source.SELF,
-                true,
-                false,
-                false,
+                new Attempt.Things(ladder.ball().orElse(null), null, null),
+                new Attempt.Setting(null, space, Attempt.Where.SCHOOL),
+                new Attempt.Worth(
+                        watched
+                                ? RoundResult.Source.ADULT
+                                : ladder.perSpot() > 1 ? RoundResult.Source.PARTNER : RoundResult.Source.SELF,
+                        true,
+                        false,
+                        false),
                 null,
                 List.of());
     }
