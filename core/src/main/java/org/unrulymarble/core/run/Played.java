@@ -79,8 +79,7 @@ public final class Played {
     /** Counts what was worked up to a moment, and says where the clock is then. */
     RunClock.Position worked(long atMs) {
         RunClock.Position at = clock.at(script, atMs);
-        for (int s = clock.segment(); s < at.segment(); s++)
-            if (s > clock.segment() || clock.playing()) reached(s, clock.lengthMs(script, s));
+        for (int s = clock.segment(); s < at.segment(); s++) reached(s, clock.lengthMs(script, s));
         reached(at.segment(), at.offsetMs());
         return at;
     }

@@ -221,7 +221,7 @@ public sealed interface What {
 
         @Override
         public void checkAgainst(RunScript script, Checks checks) {
-            inScript(segment, script, checks);
+            onStretch(segment, script, checks);
             if (segment < script.segments().size())
                 checks.that(
                         script.blockOf(script.segment(segment)).rung(rungId) != null,
@@ -303,7 +303,7 @@ public sealed interface What {
 
         @Override
         default void checkAgainst(RunScript script, Checks checks) {
-            inScript(segment(), script, checks);
+            onStretch(segment(), script, checks);
         }
     }
 
@@ -331,6 +331,12 @@ public sealed interface What {
                 .text("pupilId", pupilId, 60);
     }
 
+    /** On one of the script's stretches: after the last there is nobody on a rung and nothing to be seen. */
+    private static void onStretch(Integer segment, RunScript script, Checks checks) {
+        checks.range("what.segment", segment, 0, script.segments().size() - 1);
+    }
+
+    /** On a stretch, or at the end after the last. */
     private static void inScript(Integer segment, RunScript script, Checks checks) {
         checks.range("what.segment", segment, 0, script.segments().size());
     }

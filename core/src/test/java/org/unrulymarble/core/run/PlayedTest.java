@@ -27,9 +27,10 @@ class PlayedTest {
         add(2, new What.OnRung(1, "ben", "r"));
         for (String pupil : List.of("ada", "ben", "cleo")) add(66, new What.Told(1, 1, pupil, 5, null));
 
-        assertThat(new RunLog(script).add(log).fold(START).results())
-                .extracting(RoundResult::chosen)
-                .containsExactly(true, false, false);
+        RunState state = new RunLog(script).add(log).fold(START);
+        assertThat(state.results()).extracting(RoundResult::chosen).containsExactly(true, false, false);
+        // Ada's is a row, of which nobody knows the tries: 0 + 5 + 5 of three pupils.
+        assertThat(state.touchesPerPupil()).isEqualTo(3);
     }
 
     @Test

@@ -119,6 +119,11 @@ class RunLogTest {
         refuses(() -> event(new What.Tapped(0, 1, "ada", new Tap.Hit(null))).checkAgainst(script()), "what.segment");
         refuses(() -> event(new What.Go(9, 0L)).checkAgainst(script()), "what.segment");
         refuses(() -> event(new What.OnRung(WORK, "ada", "attic")).checkAgainst(script()), "what.rungId");
+        int end = script().segments().size();
+        refuses(() -> event(new What.OnRung(end, "ada", "up")).checkAgainst(script()), "what.segment");
+        refuses(() -> event(new What.FaultSeen(end, "ada", "low")).checkAgainst(script()), "what.segment");
+        event(new What.Go(end, 0L)).checkAgainst(script());
+        assertThat(script().isRound(end)).isFalse();
     }
 
     @Test
