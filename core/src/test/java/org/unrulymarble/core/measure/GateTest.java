@@ -28,6 +28,7 @@ class GateTest {
                 Arguments.of("one short", IN_TIME, COUNT, round(19, 19, null, null, 30), false),
                 Arguments.of("a shorter round as it stands", IN_TIME, COUNT, round(20, 20, null, null, 25), true),
                 Arguments.of("a longer round at the pace", IN_TIME, COUNT, round(27, 27, null, null, 40), true),
+                Arguments.of("a longer round just at it", IN_TIME, COUNT, round(40, 40, null, null, 60), true),
                 Arguments.of("a longer round below it", IN_TIME, COUNT, round(26, 26, null, null, 40), false),
                 Arguments.of("not timed", IN_TIME, COUNT, round(99, 99, null, null, null), false),
                 Arguments.of("a row is no count", IN_TIME, RUN, round(25, 19, 20, 25, 30), false),

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.chance.Mastery;
@@ -84,6 +85,20 @@ class AdviceTest {
         SideAdvice right = advice().sides().get(0);
         assertThat(right.weightedTries()).isCloseTo(5, within(1e-9));
         assertThat(right.hits()).isEqualTo(10);
+        assertThat(right.ofRounds()).isEqualTo(1);
+    }
+
+    @Test
+    void without_a_round_more_are_wanted_and_one_short_of_the_gate_stays() {
+        assertThat(advice().bySchool())
+                .containsEntry(Readiness.School.IN_A_ROW, Mastery.Advice.MORE)
+                .containsEntry(Readiness.School.N_OF_M, Mastery.Advice.MORE);
+        for (Side side : List.of(Side.RIGHT, Side.LEFT)) attempts.add(attempt(side, 5, 40, null, 1, true));
+        SideAdvice right = advice().sides().get(0);
+        assertThat(List.of(right.inARow(), right.ofMet(), right.ofRounds())).containsExactly(0, 0, 1);
+        assertThat(advice().bySchool())
+                .containsEntry(Readiness.School.IN_A_ROW, Mastery.Advice.STAY)
+                .containsEntry(Readiness.School.N_OF_M, Mastery.Advice.STAY);
     }
 
     @Test
@@ -112,7 +127,9 @@ class AdviceTest {
         attempts.add(attempt(Side.RIGHT, 12, 40, null, 5, true));
         String first = LADDER.rungs().get(0).id();
         attempts.add(onRung(first, attempt(Side.NONE, 12, 40, null, 1, true)));
-        // A round with the whole class on an easier rung moves nobody back.
+        // A round with the whole class on an easier rung moves nobody back, whichever came first.
+        assertThat(advice().rungId()).isEqualTo(RUNG);
+        Collections.reverse(attempts);
         assertThat(advice().rungId()).isEqualTo(RUNG);
 
         said.add(new Advice.Standing("ada", LADDER.id(), first, TODAY.minusDays(3), "Ms Okafor", "a rung back"));

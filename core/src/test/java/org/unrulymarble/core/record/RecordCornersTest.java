@@ -191,6 +191,10 @@ class RecordCornersTest {
         Behind behind = Behind.of(advice(CLAPS), attempts);
         assertThat(behind.side()).isEqualTo(Side.LEFT);
         assertThat(behind.chance()).isCloseTo(0.9987, within(0.0005));
+        assertThat(record(CLAPS).found())
+                .filteredOn(f -> f.question() == Questions.Question.OTHER_SIDE_BEHIND)
+                .extracting(Questions.Found::side)
+                .containsExactly(Side.LEFT);
     }
 
     @Test
@@ -198,6 +202,9 @@ class RecordCornersTest {
         side(Side.RIGHT, 8, 2);
         side(Side.LEFT, 8, 2);
         assertThat(Behind.of(advice(CLAPS), attempts).chance()).isCloseTo(0.5, within(1e-9));
+        assertThat(record(CLAPS).found())
+                .extracting(Questions.Found::question)
+                .doesNotContain(Questions.Question.OTHER_SIDE_BEHIND);
 
         attempts.clear();
         side(Side.RIGHT, 8, 1);
@@ -257,6 +264,22 @@ class RecordCornersTest {
         threw(9, 0, 10);
         threw(2, 6, 4);
         assertThat(challenge(RINGS).sides().get(0).gain()).isNull();
+    }
+
+    @Test
+    void of_times_typed_in_whole_seconds_the_lesser_is_the_best() {
+        for (int seconds : List.of(9, 12))
+            tried(t -> {
+                t.ladder = COURSE.id();
+                t.rung = TIMED;
+                t.side = Side.NONE;
+                t.daysAgo = seconds;
+                t.score = seconds;
+                t.time = null;
+            });
+        assertThat(challenge(COURSE).sides().get(0).best().score()).isEqualTo(9);
+        ran(1, 8_999);
+        assertThat(challenge(COURSE).sides().get(0).best().timeMs()).isEqualTo(8_999);
     }
 
     @Test
