@@ -1,5 +1,8 @@
 package org.unrulymarble.core.ladder;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.unrulymarble.core.check.Checks;
@@ -9,82 +12,127 @@ import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
 
 /**
- * A task as a ladder of 3 to 7 rungs, each changing one lever against the rung below.
+ * A task as a ladder of 3 to 7 rungs, each changing one lever against the rung below. In JSON all of it lies side by side.
  *
- * @param part where in a lesson it belongs
  * @param roles who is at a spot; the first role works
- * @param effort 1 (hardly any) to 5 (out of breath)
- * @param counted whether a round's result is worth keeping as a rule; a warm-up's is not
- * @param ballOrder ids of kinds in the order in which this skill meets balls, first to last
- * @param gear ids of protective gear that its hard ball or stick asks for
- * @param manner how it wants to be done, unless a rung says otherwise
- * @param swingM reach of what is swung, from the middle of the body, 0.1 to 5, or null where nothing is
- * @param net what its wall stands in for, or null
- * @param eyes where the eyes are
- * @param seated how it is done sitting, or null where it makes no sense
- * @param oneHand how it is done with one hand, or null where it makes no sense
- * @param seesLittle how it is done by somebody who sees little, or null where it makes no sense
  */
 public record Ladder(
         String id,
         Family family,
         String name,
-        Part part,
-        List<String> sports,
-        List<Aspect> aspects,
+        @JsonUnwrapped Purpose purpose,
         List<Role> roles,
-        Footprint footprint,
-        List<Surface> surfaces,
-        Noise noise,
-        Integer effort,
-        Boolean counted,
-        List<String> ballOrder,
-        List<KitRole> kit,
-        List<String> gear,
-        Manner manner,
-        Double swingM,
-        NetMark net,
-        List<String> cues,
-        List<UsualFault> faults,
-        String eyes,
-        List<Caution> cautions,
-        List<RefusedPlace> refusedPlaces,
-        String seated,
-        String oneHand,
-        String seesLittle,
+        @JsonUnwrapped Room room,
+        @JsonUnwrapped Equipment equipment,
+        @JsonUnwrapped Teaching teaching,
+        @JsonUnwrapped Safety safety,
+        @JsonUnwrapped Adapted adapted,
         List<Rung> rungs) {
 
+    /**
+     * What it is good for.
+     *
+     * @param part where in a lesson it belongs
+     * @param effort 1 (hardly any) to 5 (out of breath)
+     * @param counted whether a round's result is worth keeping as a rule; a warm-up's is not
+     */
+    public record Purpose(Part part, List<String> sports, List<Aspect> aspects, Integer effort, Boolean counted) {
+
+        public Purpose {
+            part = part == null ? Part.MAIN : part;
+            sports = copied(sports);
+            aspects = copied(aspects);
+        }
+    }
+
+    /**
+     * Where it fits.
+     *
+     * @param net what its wall stands in for, or null
+     */
+    public record Room(Footprint footprint, List<Surface> surfaces, Noise noise, NetMark net) {
+
+        public Room {
+            surfaces = copied(surfaces);
+        }
+    }
+
+    /**
+     * With what.
+     *
+     * @param ballOrder ids of kinds in the order in which this skill meets balls, first to last
+     * @param gear ids of protective gear that its hard ball or stick asks for
+     */
+    public record Equipment(List<String> ballOrder, List<KitRole> kit, List<String> gear) {
+
+        public Equipment {
+            ballOrder = ballOrder == null ? List.of() : copied(ballOrder);
+            kit = kit == null ? List.of() : copied(kit);
+            gear = gear == null ? List.of() : copied(gear);
+        }
+    }
+
+    /**
+     * How it is taught.
+     *
+     * @param manner how it wants to be done, unless a rung says otherwise
+     * @param eyes where the eyes are
+     */
+    public record Teaching(Manner manner, List<String> cues, List<UsualFault> faults, String eyes) {
+
+        public Teaching {
+            manner = manner == null ? Manner.ANY : manner;
+            cues = copied(cues);
+            faults = copied(faults);
+        }
+    }
+
+    /**
+     * What can hurt.
+     *
+     * @param swingM reach of what is swung, from the middle of the body, 0.1 to 5, or null where nothing is
+     */
+    public record Safety(Double swingM, List<Caution> cautions, List<RefusedPlace> refusedPlaces) {
+
+        public Safety {
+            cautions = copied(cautions);
+            refusedPlaces = refusedPlaces == null ? List.of() : copied(refusedPlaces);
+        }
+    }
+
+    /** How it is done sitting, with one hand, or by somebody who sees little; null each where it makes no sense. */
+    public record Adapted(String seated, String oneHand, String seesLittle) {}
+
     public Ladder {
-        part = part == null ? Part.MAIN : part;
-        manner = manner == null ? Manner.ANY : manner;
-        ballOrder = ballOrder == null ? List.of() : ballOrder;
-        kit = kit == null ? List.of() : kit;
         Checks checks = new Checks()
                 .text("id", id, 60)
                 .required("family", family)
                 .text("name", name, 60)
-                .entries("sports", sports, 1, 20)
-                .entries("aspects", aspects, 1, 10)
+                .entries("sports", purpose.sports(), 1, 20)
+                .entries("aspects", purpose.aspects(), 1, 10)
                 .entries("roles", roles, 1, 6)
-                .required("footprint", footprint)
-                .entries("surfaces", surfaces, 1, 10)
-                .required("noise", noise)
-                .range("effort", effort, 1, 5)
-                .required("counted", counted)
-                .entries("ballOrder", ballOrder, 0, 10)
-                .entries("kit", kit, 0, 10)
-                .entries("cues", cues, 2, 4)
-                .entries("faults", faults, 1, 8)
-                .text("eyes", eyes, 120)
-                .entries("cautions", cautions, 1, 12)
+                .required("footprint", room.footprint())
+                .entries("surfaces", room.surfaces(), 1, 10)
+                .required("noise", room.noise())
+                .range("effort", purpose.effort(), 1, 5)
+                .required("counted", purpose.counted())
+                .entries("ballOrder", equipment.ballOrder(), 0, 10)
+                .entries("kit", equipment.kit(), 0, 10)
+                .entries("cues", teaching.cues(), 2, 4)
+                .entries("faults", teaching.faults(), 1, 8)
+                .text("eyes", teaching.eyes(), 120)
+                .entries("cautions", safety.cautions(), 1, 12)
                 .entries("rungs", rungs, 3, 7);
-        each(checks, "sports", sports, 40);
-        each(checks, "cues", cues, 120);
-        if (swingM != null) checks.range("swingM", swingM, 0.1, 5);
+        each(checks, "sports", purpose.sports(), 40);
+        each(checks, "cues", teaching.cues(), 120);
+        if (safety.swingM() != null) checks.range("swingM", safety.swingM(), 0.1, 5);
         checks.done();
+        roles = List.copyOf(roles);
+        rungs = List.copyOf(rungs);
         checks.that(roles.get(0).works(), "roles[0].works", Fault.Rule.ONE_OF, "true")
                 .distinct("rungs", rungs.stream().map(Rung::id).toList())
-                .distinct("faults", faults.stream().map(UsualFault::id).toList());
+                .distinct(
+                        "faults", teaching.faults().stream().map(UsualFault::id).toList());
         for (int i = 0; i < rungs.size(); i++)
             checks.that(
                     (rungs.get(i).lever() == Lever.START) == (i == 0),
@@ -92,18 +140,11 @@ public record Ladder(
                     Fault.Rule.ONE_OF,
                     i == 0 ? "START" : "any lever but START");
         checks.done();
-        sports = List.copyOf(sports);
-        aspects = List.copyOf(aspects);
-        roles = List.copyOf(roles);
-        surfaces = List.copyOf(surfaces);
-        ballOrder = List.copyOf(ballOrder);
-        kit = List.copyOf(kit);
-        gear = gear == null ? List.of() : List.copyOf(gear);
-        cues = List.copyOf(cues);
-        faults = List.copyOf(faults);
-        cautions = List.copyOf(cautions);
-        refusedPlaces = refusedPlaces == null ? List.of() : List.copyOf(refusedPlaces);
-        rungs = List.copyOf(rungs);
+    }
+
+    /** Null stays null and a null entry stays in, so that the checks name them. */
+    private static <T> List<T> copied(List<T> list) {
+        return list == null ? null : Collections.unmodifiableList(new ArrayList<>(list));
     }
 
     private static void each(Checks checks, String field, List<String> texts, int most) {
@@ -121,28 +162,31 @@ public record Ladder(
     }
 
     public Optional<KitRole> ballRole() {
-        return kit.stream().filter(KitRole::countsAsBall).findFirst();
+        return kit().stream().filter(KitRole::countsAsBall).findFirst();
     }
 
     /** The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one. */
     public Footprint footprint(Rung rung) {
-        if (rung.heightM() == null) return footprint;
+        Footprint usual = room.footprint();
+        if (rung.heightM() == null) return usual;
         return new Footprint(
-                footprint.lengthM(),
-                footprint.widthM(),
-                footprint.gapM(),
-                footprint.edgeM(),
-                footprint.needsWall(),
-                footprint.oneRow(),
+                usual.lengthM(),
+                usual.widthM(),
+                usual.gapM(),
+                usual.edgeM(),
+                usual.needsWall(),
+                usual.oneRow(),
                 rung.heightM());
     }
 
     public boolean worksOn(Surface surface) {
-        return surface == Surface.ANY || surfaces.contains(Surface.ANY) || surfaces.contains(surface);
+        return surface == Surface.ANY
+                || surfaces().contains(Surface.ANY)
+                || surfaces().contains(surface);
     }
 
     public boolean refuses(RefusedPlace place) {
-        return refusedPlaces.contains(place);
+        return refusedPlaces().contains(place);
     }
 
     public int numberOf(String rungId) {
@@ -158,5 +202,93 @@ public record Ladder(
     /** How many of them do the counted work at the same time. */
     public int workingAtOnce() {
         return (int) roles.stream().filter(Role::works).count();
+    }
+
+    public Part part() {
+        return purpose.part();
+    }
+
+    public List<String> sports() {
+        return purpose.sports();
+    }
+
+    public List<Aspect> aspects() {
+        return purpose.aspects();
+    }
+
+    public Integer effort() {
+        return purpose.effort();
+    }
+
+    public Boolean counted() {
+        return purpose.counted();
+    }
+
+    public Footprint footprint() {
+        return room.footprint();
+    }
+
+    public List<Surface> surfaces() {
+        return room.surfaces();
+    }
+
+    public Noise noise() {
+        return room.noise();
+    }
+
+    public NetMark net() {
+        return room.net();
+    }
+
+    public List<String> ballOrder() {
+        return equipment.ballOrder();
+    }
+
+    public List<KitRole> kit() {
+        return equipment.kit();
+    }
+
+    public List<String> gear() {
+        return equipment.gear();
+    }
+
+    public Manner manner() {
+        return teaching.manner();
+    }
+
+    public List<String> cues() {
+        return teaching.cues();
+    }
+
+    public List<UsualFault> faults() {
+        return teaching.faults();
+    }
+
+    public String eyes() {
+        return teaching.eyes();
+    }
+
+    public Double swingM() {
+        return safety.swingM();
+    }
+
+    public List<Caution> cautions() {
+        return safety.cautions();
+    }
+
+    public List<RefusedPlace> refusedPlaces() {
+        return safety.refusedPlaces();
+    }
+
+    public String seated() {
+        return adapted.seated();
+    }
+
+    public String oneHand() {
+        return adapted.oneHand();
+    }
+
+    public String seesLittle() {
+        return adapted.seesLittle();
     }
 }

@@ -58,31 +58,43 @@ final class LadderShape {
                     f.text("id"),
                     f.has("family") ? f.word("family", Family.class) : familyOf(f, family),
                     f.text("name"),
-                    f.word("part", Part.class),
-                    f.texts("sports"),
-                    f.words("aspects", Aspect.class),
+                    purpose(f),
                     f.parts("roles", r -> new Role(r.text("name"), r.bool("works"), r.text("line"))),
-                    f.part("footprint", LadderShape::footprint),
-                    f.words("surfaces", Surface.class),
-                    f.word("noise", Noise.class),
-                    f.whole("effort"),
-                    !f.has("counted") || f.bool("counted"),
-                    kindIds(f, "ballOrder"),
-                    f.parts("kit", this::kitRole),
-                    kindIds(f, "gear"),
-                    usual.manner(),
-                    f.number("swingM"),
-                    f.part("net", n -> new NetMark(n.text("preset"), n.number("launchM"), n.number("angleDeg"))),
-                    f.texts("cues"),
-                    f.parts("faults", u -> new UsualFault(u.text("id"), u.text("seen"), u.text("mend"))),
-                    f.text("eyes"),
-                    f.words("cautions", Caution.class),
-                    f.words("refusedPlaces", RefusedPlace.class),
-                    f.text("seated"),
-                    f.text("oneHand"),
-                    f.text("seesLittle"),
+                    room(f),
+                    new Ladder.Equipment(kindIds(f, "ballOrder"), f.parts("kit", this::kitRole), kindIds(f, "gear")),
+                    teaching(f, usual.manner()),
+                    new Ladder.Safety(
+                            f.number("swingM"),
+                            f.words("cautions", Caution.class),
+                            f.words("refusedPlaces", RefusedPlace.class)),
+                    new Ladder.Adapted(f.text("seated"), f.text("oneHand"), f.text("seesLittle")),
                     rungs == null ? null : new ArrayList<>(rungs));
         });
+    }
+
+    private static Ladder.Purpose purpose(Fields f) {
+        return new Ladder.Purpose(
+                f.word("part", Part.class),
+                f.texts("sports"),
+                f.words("aspects", Aspect.class),
+                f.whole("effort"),
+                !f.has("counted") || f.bool("counted"));
+    }
+
+    private static Ladder.Room room(Fields f) {
+        return new Ladder.Room(
+                f.part("footprint", LadderShape::footprint),
+                f.words("surfaces", Surface.class),
+                f.word("noise", Noise.class),
+                f.part("net", n -> new NetMark(n.text("preset"), n.number("launchM"), n.number("angleDeg"))));
+    }
+
+    private static Ladder.Teaching teaching(Fields f, Manner manner) {
+        return new Ladder.Teaching(
+                manner,
+                f.texts("cues"),
+                f.parts("faults", u -> new UsualFault(u.text("id"), u.text("seen"), u.text("mend"))),
+                f.text("eyes"));
     }
 
     /** What a ladder says for all its rungs; each may be null. */

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.plan;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.List;
 import java.util.function.Consumer;
 import org.unrulymarble.core.check.Checks;
@@ -12,71 +13,138 @@ import org.unrulymarble.core.place.Footprint;
 
 /**
  * One block of a lesson as the teacher sets it. How many turns it takes is never typed: the plan works it out. Whatever is left out has the
- * house's default.
+ * house's default. In JSON all of it lies side by side.
  *
  * @param id lasting within the lesson
  * @param kind a task on a ladder, or time for something else; only a task has a ladder and a rung
- * @param rungBy all on one rung, each on their own (from their standing), or each as they choose, beginning with their own
- * @param optionalLast whether the last set is for those who want it
- * @param sides which sides are asked on a two-sided rung; on any other rung it changes nothing
- * @param sideOrder how the two sides come; in all but the first both are done in one round of double length
- * @param cue told before the first try, or after a first try and then the same round again
- * @param rest fixed, as needed ({@code restSec} is then an estimate), or none
- * @param waitIsRest rest school: whether waiting for the others' turns counts as rest
- * @param roleTurns whether turns end when everyone has worked, or when everyone has had each role
- * @param counted whether results are collected; a warm-up is usually not counted
  * @param part where in the lesson it belongs, or null for where its ladder does
- * @param reverses id of the block whose steps this one does backwards, or null
- * @param attitude push or control, or null for the rung's own
- * @param beat whether the rung's pace is beaten
- * @param meanwhile the quiet task of the waves that wait for a spot, or null
- * @param kit for each role that is not played with the best kind: the kinds, in the order in which they are handed out
- * @param gate another gate than the rung's, or null
- * @param mark the band to chalk on the wall, or null for none
- * @param spot another spot than the ladder's, or null
- * @param mostSpots no more spots than that, 1 to 500, or null
- * @param sayChange whether the change from the cue before is said aloud
- * @param variants what named pupils do differently
- * @param onlyPupilIds those whom a task is for, the others do the quiet task meanwhile; empty for everyone, and where none of them is in the class
- * @param note the teacher's own words, or null
  */
 public record Block(
         String id,
         Kind kind,
-        String ladderId,
-        String rungId,
-        RungBy rungBy,
-        List<Modifier> modifiers,
-        BlockDose dose,
-        Integer sets,
-        Boolean optionalLast,
-        SideChoice sides,
-        SideOrder sideOrder,
-        Integer setupSec,
-        Integer explainSec,
-        Cue cue,
-        Integer countInSec,
-        Integer sideSwapSec,
-        Integer turnSwapSec,
-        Rest rest,
-        Integer restSec,
-        Boolean waitIsRest,
-        RoleTurns roleTurns,
-        Boolean counted,
-        Part part,
-        String reverses,
-        Manner.Attitude attitude,
-        Boolean beat,
-        Task meanwhile,
-        List<KitChoice> kit,
-        Gate gate,
-        Band mark,
-        Footprint spot,
-        Integer mostSpots,
-        Boolean sayChange,
-        List<Variant> variants,
-        List<String> onlyPupilIds,
-        String note) {
+        @JsonUnwrapped Work work,
+        @JsonUnwrapped Amount amount,
+        @JsonUnwrapped Around around,
+        @JsonUnwrapped Words words,
+        @JsonUnwrapped Scoring scoring,
+        @JsonUnwrapped Setup setup,
+        @JsonUnwrapped People people,
+        Part part) {
+
+    /**
+     * What is done: the rung, and how.
+     *
+     * @param rungBy all on one rung, each on their own (from their standing), or each as they choose, beginning with their own
+     * @param sides which sides are asked on a two-sided rung; on any other rung it changes nothing
+     * @param sideOrder how the two sides come; in all but the first both are done in one round of double length
+     * @param attitude push or control, or null for the rung's own
+     * @param beat whether the rung's pace is beaten
+     * @param reverses id of the block whose steps this one does backwards, or null
+     */
+    public record Work(
+            String ladderId,
+            String rungId,
+            RungBy rungBy,
+            List<Modifier> modifiers,
+            SideChoice sides,
+            SideOrder sideOrder,
+            Manner.Attitude attitude,
+            Boolean beat,
+            String reverses) {
+
+        public Work {
+            rungBy = rungBy == null ? RungBy.ONE : rungBy;
+            modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
+            sideOrder = sideOrder == null ? SideOrder.ONE_THEN_OTHER : sideOrder;
+            beat = beat != null && beat;
+        }
+
+        /** Nothing on any ladder. */
+        private Work off() {
+            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null);
+        }
+    }
+
+    /**
+     * How much of it.
+     *
+     * @param optionalLast whether the last set is for those who want it
+     * @param rest fixed, as needed ({@code restSec} is then an estimate), or none
+     * @param waitIsRest rest school: whether waiting for the others' turns counts as rest
+     */
+    public record Amount(
+            BlockDose dose, Integer sets, Boolean optionalLast, Rest rest, Integer restSec, Boolean waitIsRest) {
+
+        public Amount {
+            optionalLast = optionalLast != null && optionalLast;
+            rest = rest == null ? Rest.FIXED : rest;
+        }
+    }
+
+    /** The seconds around the work: before the first round, before each, between sides and between turns. */
+    public record Around(
+            Integer setupSec, Integer explainSec, Integer countInSec, Integer sideSwapSec, Integer turnSwapSec) {}
+
+    /**
+     * What is words.
+     *
+     * @param cue told before the first try, or after a first try and then the same round again
+     * @param sayChange whether the change from the cue before is said aloud
+     * @param note the teacher's own words, or null
+     */
+    public record Words(Cue cue, Boolean sayChange, String note) {
+
+        public Words {
+            cue = cue == null ? Cue.FIRST : cue;
+            sayChange = sayChange != null && sayChange;
+            note = note == null || note.isBlank() ? null : note.strip();
+        }
+    }
+
+    /**
+     * What is kept of it.
+     *
+     * @param counted whether results are collected; a warm-up is usually not counted
+     * @param gate another gate than the rung's, or null
+     */
+    public record Scoring(Boolean counted, Gate gate) {}
+
+    /**
+     * With what and where.
+     *
+     * @param kit for each role that is not played with the best kind: the kinds, in the order in which they are handed out
+     * @param mark the band to chalk on the wall, or null for none
+     * @param spot another spot than the ladder's, or null
+     * @param mostSpots no more spots than that, 1 to 500, or null
+     */
+    public record Setup(List<KitChoice> kit, Band mark, Footprint spot, Integer mostSpots) {
+
+        public Setup {
+            kit = kit == null ? List.of() : List.copyOf(kit);
+        }
+    }
+
+    /**
+     * Who does what.
+     *
+     * @param roleTurns whether turns end when everyone has worked, or when everyone has had each role
+     * @param meanwhile the quiet task of the waves that wait for a spot, or null
+     * @param variants what named pupils do differently
+     * @param onlyPupilIds those whom a task is for, the others do the quiet task meanwhile; empty for everyone, and where none of them is in the class
+     */
+    public record People(RoleTurns roleTurns, Task meanwhile, List<Variant> variants, List<String> onlyPupilIds) {
+
+        public People {
+            roleTurns = roleTurns == null ? RoleTurns.EVERYONE_WORKS : roleTurns;
+            variants = variants == null ? List.of() : List.copyOf(variants);
+            onlyPupilIds = onlyPupilIds == null ? List.of() : List.copyOf(onlyPupilIds);
+        }
+
+        /** Everyone, and nothing else meanwhile. */
+        private People everyone() {
+            return new People(roleTurns, null, variants, List.of());
+        }
+    }
 
     /** What a block is. */
     public enum Kind {
@@ -169,53 +237,40 @@ public record Block(
 
     public Block {
         kind = kind == null ? Kind.TASK : kind;
-        rungBy = rungBy == null ? RungBy.ONE : rungBy;
-        modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
-        optionalLast = optionalLast != null && optionalLast;
-        sideOrder = sideOrder == null ? SideOrder.ONE_THEN_OTHER : sideOrder;
-        cue = cue == null ? Cue.FIRST : cue;
-        rest = rest == null ? Rest.FIXED : rest;
-        roleTurns = roleTurns == null ? RoleTurns.EVERYONE_WORKS : roleTurns;
-        beat = beat != null && beat;
-        kit = kit == null ? List.of() : List.copyOf(kit);
-        sayChange = sayChange != null && sayChange;
-        variants = variants == null ? List.of() : List.copyOf(variants);
-        onlyPupilIds = onlyPupilIds == null || kind != Kind.TASK ? List.of() : List.copyOf(onlyPupilIds);
-        note = note == null || note.isBlank() ? null : note.strip();
         Checks checks = new Checks().text("id", id, 60);
-        if (kind == Kind.TASK) checks.text("ladderId", ladderId, 60).text("rungId", rungId, 60);
+        if (kind == Kind.TASK) checks.text("ladderId", work.ladderId(), 60).text("rungId", work.rungId(), 60);
         else {
-            ladderId = null;
-            rungId = null;
-            reverses = null;
-            meanwhile = null;
+            work = work.off();
+            people = people.everyone();
         }
+        BlockDose dose = amount.dose();
+        Integer sets = amount.sets();
         checks.required("dose", dose)
                 .range("sets", sets, 1, 60)
-                .required("sides", sides)
-                .seconds("setupSec", setupSec)
-                .seconds("explainSec", explainSec)
-                .seconds("countInSec", countInSec)
-                .seconds("sideSwapSec", sideSwapSec)
-                .seconds("turnSwapSec", turnSwapSec)
-                .seconds("restSec", restSec)
-                .required("waitIsRest", waitIsRest)
-                .required("counted", counted)
-                .entries("kit", kit, 0, 10)
-                .entries("variants", variants, 0, 200)
-                .entries("onlyPupilIds", onlyPupilIds, 0, 500);
-        if (mostSpots != null) checks.range("mostSpots", mostSpots, 1, 500);
-        if (note != null) checks.text("note", note, 200);
+                .required("sides", work.sides())
+                .seconds("setupSec", around.setupSec())
+                .seconds("explainSec", around.explainSec())
+                .seconds("countInSec", around.countInSec())
+                .seconds("sideSwapSec", around.sideSwapSec())
+                .seconds("turnSwapSec", around.turnSwapSec())
+                .seconds("restSec", amount.restSec())
+                .required("waitIsRest", amount.waitIsRest())
+                .required("counted", scoring.counted())
+                .entries("kit", setup.kit(), 0, 10)
+                .entries("variants", people.variants(), 0, 200)
+                .entries("onlyPupilIds", people.onlyPupilIds(), 0, 500);
+        if (setup.mostSpots() != null) checks.range("mostSpots", setup.mostSpots(), 1, 500);
+        if (words.note() != null) checks.text("note", words.note(), 200);
         if (kind != Kind.TASK && dose != null)
             checks.that(dose.type() == BlockDose.Type.CLOCK, "dose.type", Fault.Rule.ONE_OF, "CLOCK");
-        if (sets != null && optionalLast) checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
-        if (sets != null && cue == Cue.AFTER_A_TRY) checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
+        if (sets != null && (amount.optionalLast() || words.cue() == Cue.AFTER_A_TRY))
+            checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
         checks.done();
     }
 
     /** The kinds that play a role, in order; the best kind where nothing else was chosen. */
     public List<String> kindsFor(String role, String best) {
-        return kit.stream()
+        return kit().stream()
                 .filter(c -> c.role().equals(role))
                 .findFirst()
                 .map(KitChoice::kinds)
@@ -225,7 +280,7 @@ public record Block(
     /** Those of the class whom it is for, in the class's order. */
     public List<PlanPupil> members(List<PlanPupil> all) {
         List<PlanPupil> chosen =
-                all.stream().filter(p -> onlyPupilIds.contains(p.id())).toList();
+                all.stream().filter(p -> onlyPupilIds().contains(p.id())).toList();
         return chosen.isEmpty() ? all : chosen;
     }
 
@@ -234,5 +289,137 @@ public record Block(
         BlockDraft draft = new BlockDraft(this);
         change.accept(draft);
         return draft.block();
+    }
+
+    public String ladderId() {
+        return work.ladderId();
+    }
+
+    public String rungId() {
+        return work.rungId();
+    }
+
+    public RungBy rungBy() {
+        return work.rungBy();
+    }
+
+    public List<Modifier> modifiers() {
+        return work.modifiers();
+    }
+
+    public SideChoice sides() {
+        return work.sides();
+    }
+
+    public SideOrder sideOrder() {
+        return work.sideOrder();
+    }
+
+    public Manner.Attitude attitude() {
+        return work.attitude();
+    }
+
+    public Boolean beat() {
+        return work.beat();
+    }
+
+    public String reverses() {
+        return work.reverses();
+    }
+
+    public BlockDose dose() {
+        return amount.dose();
+    }
+
+    public Integer sets() {
+        return amount.sets();
+    }
+
+    public Boolean optionalLast() {
+        return amount.optionalLast();
+    }
+
+    public Rest rest() {
+        return amount.rest();
+    }
+
+    public Integer restSec() {
+        return amount.restSec();
+    }
+
+    public Boolean waitIsRest() {
+        return amount.waitIsRest();
+    }
+
+    public Integer setupSec() {
+        return around.setupSec();
+    }
+
+    public Integer explainSec() {
+        return around.explainSec();
+    }
+
+    public Integer countInSec() {
+        return around.countInSec();
+    }
+
+    public Integer sideSwapSec() {
+        return around.sideSwapSec();
+    }
+
+    public Integer turnSwapSec() {
+        return around.turnSwapSec();
+    }
+
+    public Cue cue() {
+        return words.cue();
+    }
+
+    public Boolean sayChange() {
+        return words.sayChange();
+    }
+
+    public String note() {
+        return words.note();
+    }
+
+    public Boolean counted() {
+        return scoring.counted();
+    }
+
+    public Gate gate() {
+        return scoring.gate();
+    }
+
+    public List<KitChoice> kit() {
+        return setup.kit();
+    }
+
+    public Band mark() {
+        return setup.mark();
+    }
+
+    public Footprint spot() {
+        return setup.spot();
+    }
+
+    public Integer mostSpots() {
+        return setup.mostSpots();
+    }
+
+    public RoleTurns roleTurns() {
+        return people.roleTurns();
+    }
+
+    public Task meanwhile() {
+        return people.meanwhile();
+    }
+
+    public List<Variant> variants() {
+        return people.variants();
+    }
+
+    public List<String> onlyPupilIds() {
+        return people.onlyPupilIds();
     }
 }
