@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect } from "react";
-import { NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "react-router";
+import { lazy, Suspense, useEffect, useMemo } from "react";
+import { Link, NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "react-router";
 import { api, Problem } from "./api/client";
 import { classes, session } from "./api/queries";
 import type { Who } from "./api/types";
@@ -25,6 +25,9 @@ const LadderView = lazy(() => import("./views/ladders/ladder-view").then((m) => 
 const NewLadder = lazy(() => import("./views/ladders/new-ladder").then((m) => ({ default: m.NewLadder })));
 const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => ({ default: m.EditLadder })));
 
+const SchoolView = lazy(() => import("./views/school/school-view").then((m) => ({ default: m.SchoolView })));
+const OwnAccount = lazy(() => import("./views/session/own-account").then((m) => ({ default: m.OwnAccount })));
+
 const WallView = lazy(() => import("./views/wall/wall-view").then((m) => ({ default: m.WallView })));
 
 const views = [
@@ -36,6 +39,12 @@ const views = [
   ["/marks", "Marks"],
   ["/store", "Store"],
 ] as const;
+
+/** A helper runs and tallies; an administrator also says who may come in. */
+function viewsFor(who: Who): readonly (readonly [string, string])[] {
+  if (!who.teaches) return views.filter(([to]) => ["/", "/run", "/ladders", "/marks"].includes(to));
+  return who.administrates ? [...views, ["/school", "School"]] : views;
+}
 
 export function App() {
   return (
@@ -66,7 +75,7 @@ function SignedIn() {
       <Routes>
         <Route path="/run/:id" element={<RunView />} />
         <Route element={<Frame who={who.data.who} />}>
-          <Route path="/" element={<Today />} />
+          <Route path="/" element={<Today who={who.data.who} />} />
           <Route path="/plan" element={<PlanList />} />
           <Route path="/plan/:id" element={<PlanView />} />
           <Route path="/run" element={<RunStart />} />
@@ -80,6 +89,8 @@ function SignedIn() {
           <Route path="/marks" element={<MarksView />} />
           <Route path="/marks/:id" element={<MarksView />} />
           <Route path="/store/:part?" element={<StoreView />} />
+          <Route path="/me" element={<OwnAccount who={who.data.who} />} />
+          {who.data.who.administrates && <Route path="/school/:part?" element={<SchoolView />} />}
           <Route path="*" element={<NoPage />} />
         </Route>
       </Routes>
@@ -100,15 +111,16 @@ function Frame({ who }: { who: Who }) {
   const known = useQuery(classes);
   const choice = useClassChoice(known.data ?? []);
   const navigate = useNavigate();
+  const mine = useMemo(() => viewsFor(who), [who]);
   useEffect(() => {
     const byNumber = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select, [role=dialog]");
-      const view = views[Number(e.key) - 1];
+      const view = mine[Number(e.key) - 1];
       if (view && !typing && !e.ctrlKey && !e.metaKey && !e.altKey) navigate(view[0]);
     };
     window.addEventListener("keydown", byNumber);
     return () => window.removeEventListener("keydown", byNumber);
-  }, [navigate]);
+  }, [navigate, mine]);
   if (known.isPending) return <Loading what="your classes" />;
   if (known.isLoadingError) return <Failed error={known.error} again={() => known.refetch()} />;
   return (
@@ -121,7 +133,7 @@ function Frame({ who }: { who: Who }) {
           <img src="/marble.svg" alt="" width="30" height="30" /> Unruly Marble
         </span>
         <nav aria-label="Views" className="order-last -mb-px flex w-full overflow-x-auto sm:order-none sm:w-auto">
-          {views.map(([to, text]) => (
+          {mine.map(([to, text]) => (
             <NavLink
               key={to}
               to={to}
@@ -172,7 +184,12 @@ function SignOut({ who }: { who: Who }) {
   };
   return (
     <span className="flex items-center gap-2 text-soft">
-      <span className="hidden md:inline">{who.displayName}</span>
+      <Link to="/me" className="hidden font-semibold md:inline" title="Your account">
+        {who.displayName}
+      </Link>
+      <Link to="/me" className="font-semibold md:hidden">
+        Account
+      </Link>
       <button type="button" className="font-semibold underline" onClick={leave}>
         Sign out
       </button>

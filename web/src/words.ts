@@ -224,6 +224,22 @@ export function pacing(block: Block, plan: BlockPlan, pupils: number): string {
   return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.${guess}`;
 }
 
+/** "27 Nov 2026, 14:05" */
+export function moment(ms: number): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(ms);
+}
+
+/** "14:05" */
+export function timeOfDay(ms: number): string {
+  return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(ms);
+}
+
 export function gate(rung: Pick<Rung, "gate" | "unit" | "measure">): string {
   const g = rung.gate;
   if (g.type === "SO_MANY_OF") return `${g.reach} of ${g.of} ${rung.unit}`;
@@ -268,7 +284,7 @@ export function bestAndLast(s: Challenge["sides"][number], rung: Rung | undefine
   const told = (m: Mark) => score({ ...m, tries: null }, rung);
   const best = told(s.best);
   const last = told(s.last);
-  return `best ${best}, last ${last}`;
+  return s.best.brokenOff ? `no full round yet, last ${last}` : `best ${best}, last ${last}`;
 }
 
 export function bell(plan: LessonPlan): string {

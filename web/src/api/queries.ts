@@ -1,10 +1,12 @@
 import { infiniteQueryOptions, queryOptions } from "@tanstack/react-query";
 import { api } from "./client";
 import type {
+  AuditEntry,
   Challenge,
   ClassRecord,
   DayTaught,
   FitLine,
+  HelperName,
   KeptOf,
   KitStore,
   Ladder,
@@ -38,6 +40,21 @@ export const spaces = queryOptions({ queryKey: ["spaces"], queryFn: () => api<Sp
 export const kit = queryOptions({ queryKey: ["kit"], queryFn: () => api<KitStore>("GET", "/kit") });
 
 export const people = queryOptions({ queryKey: ["people"], queryFn: () => api<Person[]>("GET", "/people") });
+
+export const helpers = queryOptions({
+  queryKey: ["people", "helpers"],
+  queryFn: () => api<HelperName[]>("GET", "/people/helpers"),
+});
+
+const AUDIT_PAGE = 100;
+
+export const auditEntries = infiniteQueryOptions({
+  queryKey: ["audit"],
+  initialPageParam: undefined as number | undefined,
+  queryFn: ({ pageParam }) =>
+    api<AuditEntry[]>("GET", `/audit?most=${AUDIT_PAGE}${pageParam === undefined ? "" : `&before=${pageParam}`}`),
+  getNextPageParam: (last) => (last.length < AUDIT_PAGE ? undefined : last.at(-1)?.number),
+});
 
 export const ladders = queryOptions({
   queryKey: ["ladders"],

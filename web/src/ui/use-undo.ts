@@ -1,5 +1,5 @@
 import { useCallback, useState } from "react";
-import { Problem } from "../../api/client";
+import { Problem } from "../api/client";
 
 /** Single changes of a list that is edited in place: each is saved at once and can be undone, the last one first. */
 export function useUndo(refresh: () => Promise<unknown>) {

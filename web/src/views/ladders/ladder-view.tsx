@@ -65,7 +65,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
       },
       { replace: true },
     );
-  const teaches = who.data?.who?.role === "TEACHER";
+  const teaches = !!who.data?.who?.teaches;
   const back = new URLSearchParams(params);
   back.delete("rung");
 

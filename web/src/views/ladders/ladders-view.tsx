@@ -58,7 +58,7 @@ export function LaddersView() {
     return !onlyFitting || !v || v === "FITS" || v === "WITH_CHANGE";
   });
   const sports = [...new Set(known.data.flatMap((l) => l.sports))].filter((s) => s !== all).sort();
-  const teaches = who.data?.who?.role === "TEACHER";
+  const teaches = !!who.data?.who?.teaches;
 
   return (
     <>

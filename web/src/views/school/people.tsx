@@ -2,15 +2,22 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useCallback, useState } from "react";
 import { api } from "../../api/client";
 import { people } from "../../api/queries";
-import type { Person, PersonDoc } from "../../api/types";
+import type { Invited, Person, PersonDoc, PersonWithCode } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled } from "../../ui/fields";
 import { InPlace } from "../../ui/in-place";
+import { PartHead, UndoButton } from "../../ui/part-head";
+import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
-import { PartHead, UndoButton } from "./part-head";
-import { useUndo } from "./use-undo";
+import { useUndo } from "../../ui/use-undo";
+import { moment } from "../../words";
 
-const roleWord = { TEACHER: "teacher: plans and runs", HELPER: "helper: runs and tallies" };
+const roles = ["ADMINISTRATOR", "TEACHER", "HELPER"] as const;
+const roleWord = {
+  ADMINISTRATOR: "administrator: says who may come in",
+  TEACHER: "teacher: plans and runs",
+  HELPER: "helper: runs and tallies",
+};
 
 /** Who may sign in. An account is closed, never removed, so that what it did stays told. */
 export function People() {
@@ -19,6 +26,7 @@ export function People() {
   const refresh = useCallback(() => client.invalidateQueries({ queryKey: people.queryKey }), [client]);
   const { act, problem, undo } = useUndo(refresh);
   const [adding, setAdding] = useState(false);
+  const [coded, setCoded] = useState<PersonWithCode>();
   if (all.isPending) return <Loading what="the people" />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const put = async (p: Person, change: Partial<PersonDoc>) => {
@@ -28,18 +36,19 @@ export function People() {
   const change = (p: Person, c: Partial<PersonDoc>) =>
     act(
       () => api("PUT", `/people/${p.id}`, { ...docOf(p), ...c }),
-      // A password that was set is not known any more: it cannot be put back.
-      c.password ? null : () => put(p, {}),
+      () => put(p, {}),
     );
+  // A code that was shown cannot be taken back: a password that it ended is not known here.
+  const code = (ask: () => Promise<PersonWithCode>) => act(async () => setCoded(await ask()), null);
   return (
     <section>
       <PartHead title="People">
         <UndoButton undo={undo} />
         <button type="button" className="btn btn-main" onClick={() => setAdding(!adding)}>
-          New person
+          Invite somebody
         </button>
       </PartHead>
-      {problem && (
+      {problem && !adding && (
         <p role="alert" className="mt-2 border-l-4 border-alert bg-tint p-3 font-semibold">
           {problem.detail}
           {problem.errors.map((e) => (
@@ -50,10 +59,10 @@ export function People() {
         </p>
       )}
       {adding && (
-        <NewPerson
+        <Invite
           must={(f) => problem?.must(f)}
           onMake={async (doc) => {
-            if (await act(() => api("POST", "/people", doc), null)) setAdding(false);
+            if (await code(() => api("POST", "/people", doc))) setAdding(false);
           }}
         />
       )}
@@ -67,92 +76,120 @@ export function People() {
               onDone={(displayName) => change(p, { displayName })}
             />
             <span className="w-28 text-soft">{p.username}</span>
-            <Choice
-              label={`Role of ${p.displayName}`}
-              value={p.role}
-              options={(["TEACHER", "HELPER"] as const).map((value) => ({ value, text: roleWord[value] }))}
-              onChange={(role) => change(p, { role })}
-            />
-            <NewPassword onSet={(password) => change(p, { password })} name={p.displayName} />
+            {p.me ? (
+              <span className="min-w-56">{roleWord[p.role]}</span>
+            ) : (
+              <Choice
+                label={`Role of ${p.displayName}`}
+                value={p.role}
+                options={roles.map((value) => ({ value, text: roleWord[value] }))}
+                onChange={(role) => change(p, { role })}
+              />
+            )}
             {p.me ? (
               <span className="text-soft">that is you</span>
             ) : (
-              <button type="button" className="btn btn-small" onClick={() => change(p, { active: !p.active })}>
-                {p.active ? "Close the account" : "Open it again"}
-              </button>
+              <>
+                {p.active && <Reset person={p} onReset={() => code(() => api("POST", `/people/${p.id}/code`))} />}
+                <button type="button" className="btn btn-small" onClick={() => change(p, { active: !p.active })}>
+                  {p.active ? "Close the account" : "Open it again"}
+                </button>
+              </>
             )}
             {!p.active && <strong className="text-alert">closed</strong>}
+            {p.active && p.codeUntil !== null && (
+              <span className="text-soft">
+                {p.codeUntil > Date.now()
+                  ? `has a code, good until ${moment(p.codeUntil)}`
+                  : "has a code that is too old: give a new one"}
+              </span>
+            )}
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-sm text-soft">In which classes a helper may run and tally is set with each class.</p>
+      <p className="mt-2 text-sm text-soft">
+        In which classes a helper may run and tally is set with each class. A closed account, another role and a new
+        code end at once whatever is open with the account.
+      </p>
+      <Sheet title="One-time code" open={!!coded} onOpenChange={() => setCoded(undefined)}>
+        {coded && (
+          <div className="space-y-3">
+            <p>
+              For <strong>{coded.person.displayName}</strong>, who signs in as <strong>{coded.person.username}</strong>.
+              It is shown now and never again.
+            </p>
+            <p className="digits text-5xl tracking-widest" data-testid="one-time-code">
+              {coded.code}
+            </p>
+            <p className="text-soft">
+              On the page to sign in, under “I have a one-time code”, it lets in once, to set a password, until{" "}
+              {coded.person.codeUntil && moment(coded.person.codeUntil)}. Give it in person, not by mail.
+            </p>
+            <button type="button" className="btn btn-main" onClick={() => setCoded(undefined)}>
+              Done
+            </button>
+          </div>
+        )}
+      </Sheet>
     </section>
   );
 }
 
 const docOf = (p: Person): PersonDoc => ({
   version: p.version,
-  username: p.username,
   displayName: p.displayName,
   role: p.role,
   active: p.active,
-  password: null,
 });
 
-function NewPassword({ onSet, name }: { onSet: (password: string) => void; name: string }) {
-  const [text, setText] = useState<string>();
-  if (text === undefined)
+/** A new code ends a password, which nobody can give back: asked once more. */
+function Reset({ person, onReset }: { person: Person; onReset: () => void }) {
+  const [asked, setAsked] = useState(false);
+  if (!asked)
     return (
-      <button type="button" className="btn btn-small" onClick={() => setText("")}>
-        Set a password
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-label={`New code for ${person.displayName}`}
+        onClick={() => setAsked(true)}
+      >
+        New code
       </button>
     );
   return (
-    <form
-      className="flex items-center gap-2"
-      onSubmit={(e) => {
-        e.preventDefault();
-        onSet(text);
-        setText(undefined);
-      }}
-    >
-      <input
-        className="field"
-        type="password"
-        autoComplete="new-password"
-        aria-label={`New password of ${name}, 8 letters or more`}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-      />
-      <button type="submit" className="btn btn-small" disabled={text.length < 8}>
-        Set
+    <span className="flex items-center gap-2">
+      {person.codeUntil === null ? "The password ends now." : "The code before ends now."}
+      <button
+        type="button"
+        className="btn btn-small btn-main"
+        onClick={() => {
+          setAsked(false);
+          onReset();
+        }}
+      >
+        Make the code
       </button>
-    </form>
+      <button type="button" className="btn btn-small" onClick={() => setAsked(false)}>
+        Leave it
+      </button>
+    </span>
   );
 }
 
-function NewPerson({ must, onMake }: { must: (f: string) => string | undefined; onMake: (doc: PersonDoc) => void }) {
-  const [doc, setDoc] = useState<PersonDoc>({
-    version: null,
-    username: "",
-    displayName: "",
-    role: "HELPER",
-    active: true,
-    password: "",
-  });
+function Invite({ must, onMake }: { must: (f: string) => string | undefined; onMake: (doc: Invited) => void }) {
+  const [doc, setDoc] = useState<Invited>({ username: "", displayName: "", role: "TEACHER" });
   const send = (e: FormEvent) => {
     e.preventDefault();
     onMake(doc);
   };
-  const text = (field: "username" | "displayName" | "password", label: string) => (
+  const text = (field: "username" | "displayName", label: string) => (
     <Labelled label={label} must={must(field)}>
       {(ids) => (
         <input
           {...ids}
           className="field"
-          type={field === "password" ? "password" : "text"}
-          autoComplete={field === "password" ? "new-password" : "off"}
-          value={doc[field] ?? ""}
+          autoComplete="off"
+          value={doc[field]}
           onChange={(e) => setDoc({ ...doc, [field]: e.target.value })}
         />
       )}
@@ -162,15 +199,14 @@ function NewPerson({ must, onMake }: { must: (f: string) => string | undefined; 
     <form onSubmit={send} className="my-3 flex flex-wrap items-end gap-4 bg-tint p-4">
       {text("displayName", "Name to be shown")}
       {text("username", "Name to sign in with")}
-      {text("password", "Password, 8 letters or more")}
       <Choice
         label="Role"
         value={doc.role}
-        options={(["TEACHER", "HELPER"] as const).map((value) => ({ value, text: roleWord[value] }))}
+        options={roles.map((value) => ({ value, text: roleWord[value] }))}
         onChange={(role) => setDoc({ ...doc, role })}
       />
       <button type="submit" className="btn btn-main">
-        Make the account
+        Make the account and its code
       </button>
     </form>
   );

@@ -4,21 +4,26 @@ import { api, type Problem } from "../../api/client";
 import { session } from "../../api/queries";
 import type { Session } from "../../api/types";
 import { Labelled } from "../../ui/fields";
+import { PasswordRule } from "./new-password";
 
-/** Sign in; on an empty install, make the first teacher with the one-time code. */
+/** Sign in, or come in with a one-time code; on an empty install, make the first account, the administrator's. */
 export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
   const client = useQueryClient();
   const [values, setValues] = useState({ code: "", username: "", displayName: "", password: "" });
   const [problem, setProblem] = useState<Problem>();
   const [busy, setBusy] = useState(false);
+  const [joining, setJoining] = useState(false);
+  const coded = setupNeeded || joining;
   const send = async (e: FormEvent) => {
     e.preventDefault();
     setBusy(true);
     try {
-      const { username, password } = values;
+      const { username, password, code } = values;
       const made = setupNeeded
         ? await api<Session>("POST", "/setup", values)
-        : await api<Session>("POST", "/session", { username, password });
+        : joining
+          ? await api<Session>("POST", "/session/join", { username, code, password })
+          : await api<Session>("POST", "/session", { username, password });
       client.setQueryData(session.queryKey, made);
     } catch (error) {
       setProblem(error as Problem);
@@ -48,21 +53,41 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
         </h1>
         <p className="text-soft">
           {setupNeeded
-            ? "Nobody has an account yet. Make the first teacher; the one-time code stands in the window where the server was started."
-            : "Ball lessons where there is no court."}
+            ? "Nobody has an account yet. Make the first one, the administrator’s, who also teaches; the one-time code stands in the window where the server was started."
+            : joining
+              ? "Your administrator gave you a name and a one-time code. Set a password with them."
+              : "Ball lessons where there is no court."}
         </p>
-        {setupNeeded && field("code", "One-time code")}
+        {coded && field("code", "One-time code")}
         {field("username", "Name to sign in with", "text", "username")}
         {setupNeeded && field("displayName", "Name to be shown")}
-        {field("password", "Password", "password", setupNeeded ? "new-password" : "current-password")}
+        {coded && <PasswordRule />}
+        {field(
+          "password",
+          coded ? "New password" : "Password",
+          "password",
+          coded ? "new-password" : "current-password",
+        )}
         {problem && problem.errors.length === 0 && (
           <p role="alert" className="border-l-4 border-alert bg-tint p-3">
             <strong className="text-alert">{problem.title}.</strong> {problem.detail}
           </p>
         )}
         <button type="submit" className="btn btn-main w-full" disabled={busy}>
-          {setupNeeded ? "Make the first teacher" : "Sign in"}
+          {setupNeeded ? "Make the first account" : joining ? "Set the password and come in" : "Sign in"}
         </button>
+        {!setupNeeded && (
+          <button
+            type="button"
+            className="font-semibold underline"
+            onClick={() => {
+              setJoining(!joining);
+              setProblem(undefined);
+            }}
+          >
+            {joining ? "I have a password" : "I have a one-time code"}
+          </button>
+        )}
       </form>
     </main>
   );

@@ -1,14 +1,14 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { classes as classesQuery, people, session } from "../../api/queries";
+import { classes as classesQuery, helpers as helpersQuery, session } from "../../api/queries";
 import type { ClassDoc, SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
+import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed } from "../../ui/states";
 import { useKept } from "../../ui/use-kept";
 import { count } from "../../words";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
-import { PartHead, UndoButton } from "./part-head";
 import { RosterSheet } from "./roster-sheet";
 import { useMade } from "./use-made";
 
@@ -17,7 +17,7 @@ export function Classes() {
   const { all, choose } = useChosenClass();
   const who = useQuery(session);
   const [open, setOpen] = useState<string>();
-  const mayChange = who.data?.who?.role === "TEACHER";
+  const mayChange = !!who.data?.who?.teaches;
   const toggle = (key: string) => setOpen(open === key ? undefined : key);
   return (
     <section>
@@ -88,7 +88,7 @@ function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
 
 function KnownClass({ known }: { known: SchoolClass }) {
   const client = useQueryClient();
-  const staff = useQuery({ ...people, enabled: known.mayChange });
+  const staff = useQuery({ ...helpersQuery, enabled: known.mayChange });
   const kept = useKept<SchoolClass, ClassDraft>(
     `/classes/${known.id}`,
     known,
@@ -100,7 +100,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
     },
   );
   const { draft, change, problem } = kept;
-  const helpers = staff.data?.filter((p) => p.role === "HELPER" && p.active) ?? [];
+  const helpers = staff.data ?? [];
   return (
     <fieldset disabled={!known.mayChange} className="mb-5 min-w-0 space-y-4 bg-tint p-4">
       <ClassFields doc={draft} must={(f) => problem?.must(f)} onChange={(doc, step) => change(doc, step)} />

@@ -7,10 +7,10 @@ import { kit, session } from "../../api/queries";
 import type { KitItem, KitItemDoc, KitKind, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { InPlace, typedNumber } from "../../ui/in-place";
+import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
-import { PartHead, UndoButton } from "./part-head";
+import { useUndo } from "../../ui/use-undo";
 import { StandInRules } from "./stand-in-rules";
-import { useUndo } from "./use-undo";
 
 export const groupWord: Record<KitKind["group"], string> = {
   BALL: "balls",
@@ -45,7 +45,7 @@ export function KitStoreView() {
   const { act, problem, undo } = useUndo(refresh);
   if (store.isPending) return <Loading what="the kit" />;
   if (store.isLoadingError) return <Failed error={store.error} again={() => store.refetch()} />;
-  const mayChange = who.data?.who?.role === "TEACHER";
+  const mayChange = !!who.data?.who?.teaches;
   const { items, kinds } = store.data;
   const now = async (id: string) => (await api<KitStore>("GET", "/kit")).items.find((i) => i.id === id)?.version ?? 0;
   const put = async (id: string, doc: Omit<KitItemDoc, "version">) =>

@@ -5,12 +5,12 @@ import { session, spaces } from "../../api/queries";
 import type { Place, Space, SpaceDoc } from "../../api/types";
 import { featureWord } from "../../room/features";
 import { Room } from "../../room/room";
+import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { useKept } from "../../ui/use-kept";
 import { metres } from "../../words";
 import { surface } from "../../words-findings";
 import { SaveState } from "../plan/save-state";
-import { PartHead, UndoButton } from "./part-head";
 import { SpaceFields } from "./space-fields";
 import { useMade } from "./use-made";
 
@@ -32,7 +32,7 @@ export function Spaces() {
   const rooms = useQuery(spaces);
   const who = useQuery(session);
   const [open, setOpen] = useState<string>();
-  const mayChange = who.data?.who?.role === "TEACHER";
+  const mayChange = !!who.data?.who?.teaches;
   if (rooms.isPending) return <Loading what="the spaces" />;
   if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   const toggle = (key: string) => setOpen(open === key ? undefined : key);

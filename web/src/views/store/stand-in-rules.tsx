@@ -3,8 +3,8 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { KitKind, KitRuleView, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
+import type { useUndo } from "../../ui/use-undo";
 import { groupWord } from "./kit-store";
-import type { useUndo } from "./use-undo";
 
 /** What this school lets stand in for what, beyond what each task says itself; and how to make what can be made. */
 export function StandInRules({

@@ -1,17 +1,15 @@
 import { NavLink, useParams } from "react-router";
 import { Classes } from "./classes";
 import { KitStoreView } from "./kit-store";
-import { People } from "./people";
 import { Spaces } from "./spaces";
 
 const parts = [
   ["classes", "Classes", Classes],
   ["spaces", "Spaces", Spaces],
   ["kit", "Kit", KitStoreView],
-  ["people", "People", People],
 ] as const;
 
-/** What there is: classes with their pupils, spaces, kit, people. */
+/** What there is: classes with their pupils, spaces, kit. */
 export function StoreView() {
   const { part = "classes" } = useParams();
   const Shown = parts.find(([id]) => id === part)?.[2] ?? Classes;

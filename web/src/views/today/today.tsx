@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { classRecord, ladders, lesson, lessons, openRuns } from "../../api/queries";
-import type { ClassRecord, Ladder, LessonLine } from "../../api/types";
+import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
@@ -12,16 +12,29 @@ import { completed } from "../pupils/found-in";
 import { RunButton } from "../run/run-button";
 
 /** The next lesson and what changed since the last one; one button to go on with. */
-export function Today() {
+export function Today({ who }: { who: Who }) {
   const { chosen } = useChosenClass();
   const runs = useQuery(openRuns);
+  if (!chosen && !who.teaches)
+    return (
+      <Empty title="No class yet">
+        <p>A teacher says with each class who helps. Ask the teacher of the class to put your name there.</p>
+      </Empty>
+    );
   if (!chosen)
     return (
       <Empty title="No class yet">
         <p>Begin with your class: first names and an initial are enough. Then the room you teach in.</p>
-        <Link className="btn btn-main" to="/store">
-          Make the first class
-        </Link>
+        <p className="flex flex-wrap gap-3">
+          <Link className="btn btn-main" to="/store">
+            Make the first class
+          </Link>
+          {who.administrates && (
+            <Link className="btn" to="/school">
+              Say who may come in
+            </Link>
+          )}
+        </p>
       </Empty>
     );
   return (
@@ -37,7 +50,7 @@ export function Today() {
         </p>
       ))}
       <NextLesson classId={chosen.id} />
-      <LastTime classId={chosen.id} />
+      {chosen.mayChange && <LastTime classId={chosen.id} />}
     </div>
   );
 }

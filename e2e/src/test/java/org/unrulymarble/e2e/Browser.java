@@ -167,7 +167,13 @@ public final class Browser implements AutoCloseable {
     /** Chooses from a list by the name of the list and the words of the choice. */
     public void choose(String list, String option) {
         labelled(list).click();
-        press(option);
+        By begins = By.xpath("//*[@role='option'][starts-with(normalize-space(.), " + quoted(option) + ")]");
+        await("to choose " + option, d -> {
+            WebElement found = pressable(begins);
+            if (found == null || !rests(found)) return null;
+            found.click();
+            return true;
+        });
     }
 
     /** Puts text in the place of what a field holds. */

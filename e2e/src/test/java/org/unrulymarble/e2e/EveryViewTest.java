@@ -215,8 +215,24 @@ class EveryViewTest {
         browser.open("/store/kit");
         browser.see("[aria-label='How many tennis ball']");
         sound();
-        browser.open("/store/people");
+    }
+
+    @Test
+    void the_school_for_its_administrator_and_ones_own_account() {
+        browser.open("/me");
+        browser.labelled("New password");
+        sound();
+        browser.signIn("quay");
+        browser.open("/school");
         browser.see("[aria-label='Role of Helper']");
+        browser.press("Invite somebody");
+        sound();
+        browser.open("/school/audit");
+        browser.seeText("signed in");
+        sound();
+        browser.press("Sign out");
+        browser.press("I have a one-time code");
+        browser.labelled("One-time code");
         sound();
     }
 

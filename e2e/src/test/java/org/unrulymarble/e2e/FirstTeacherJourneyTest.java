@@ -23,11 +23,12 @@ class FirstTeacherJourneyTest {
             browser.type(browser.labelled("One-time code"), "WRONGONE");
             browser.type(browser.labelled("Name to sign in with"), "rowe");
             browser.type(browser.labelled("Name to be shown"), "Ms Rowe");
-            browser.type(browser.labelled("Password"), "a-long-enough-one");
-            browser.press("Make the first teacher");
+            browser.seeText("12 characters or more");
+            browser.type(browser.labelled("New password"), "a-long-enough-one");
+            browser.press("Make the first account");
             browser.seeText("One-time code must be the code");
             browser.type(browser.labelled("One-time code"), code(empty));
-            browser.press("Make the first teacher");
+            browser.press("Make the first account");
 
             browser.seeText("No class yet");
             browser.press("Make the first class");

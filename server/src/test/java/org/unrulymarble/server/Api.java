@@ -23,6 +23,8 @@ class Api {
     private final MockMvc mvc;
     private final JsonMapper json;
     private Cookie session;
+    private String address = "127.0.0.1";
+    private String forwarded;
 
     Api(MockMvc mvc, JsonMapper json) {
         this.mvc = mvc;
@@ -49,6 +51,23 @@ class Api {
         assertThat(post("/api/session", "{\"username\":\"%s\",\"password\":\"%s\"}".formatted(name, password))
                         .status())
                 .isEqualTo(200);
+        return this;
+    }
+
+    /** Whoever else is signed in as somebody, or from somewhere. */
+    Api another() {
+        return new Api(mvc, json);
+    }
+
+    /** From now on the requests come from there. */
+    Api from(String otherAddress) {
+        address = otherAddress;
+        return this;
+    }
+
+    /** From now on they say that they are passed on for that address. */
+    Api passedOnFor(String otherAddress) {
+        forwarded = otherAddress;
         return this;
     }
 
@@ -88,6 +107,11 @@ class Api {
     Answer send(HttpMethod method, String path, String body) {
         try {
             MockHttpServletRequestBuilder request = request(method, path).header("X-XSRF-TOKEN", TOKEN.getValue());
+            request.with(r -> {
+                r.setRemoteAddr(address);
+                return r;
+            });
+            if (forwarded != null) request.header("X-Forwarded-For", forwarded);
             if (session == null) request.cookie(TOKEN);
             else request.cookie(TOKEN, session);
             if (body != null) request.contentType(MediaType.APPLICATION_JSON).content(body);

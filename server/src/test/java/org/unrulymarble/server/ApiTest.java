@@ -15,6 +15,7 @@ import org.springframework.test.context.ActiveProfiles;
 @SpringBootTest(
         properties = {
             "spring.datasource.url=jdbc:h2:mem:api;DB_CLOSE_DELAY=-1",
+            "marble.hash-rounds-log2=4",
             "springdoc.api-docs.enabled=true",
             "springdoc.writer-with-order-by-keys=true"
         })

@@ -142,43 +142,6 @@ class KitAndPeopleTest {
     }
 
     @Test
-    void an_account_is_made_closed_and_opened_and_signs_in_accordingly() {
-        String doc =
-                "{\"version\":null,\"username\":\"%s\",\"displayName\":\"Miss Tern\",\"role\":\"HELPER\",\"active\":true,\"password\":%s}";
-        JsonNode made =
-                api.post("/api/people", doc.formatted("tern", "\"tern-demo\"")).body();
-        String path = "/api/people/" + made.get("id").stringValue();
-        assertThat(api.post("/api/people", doc.formatted("tern", "\"tern-demo\""))
-                        .badFields())
-                .containsExactly("username");
-        assertThat(api.post("/api/people", doc.formatted("tern2", "\"short\"")).badFields())
-                .containsExactly("password");
-        assertThat(api.as("tern").get("/api/people").status()).isEqualTo(403);
-
-        String closed = doc.formatted("tern", "null")
-                .replace("\"version\":null", "\"version\":0")
-                .replace("true", "false");
-        assertThat(api.as("okafor").put(path, closed).status()).isEqualTo(200);
-        assertThat(api.asNobody()
-                        .post("/api/session", "{\"username\":\"tern\",\"password\":\"tern-demo\"}")
-                        .status())
-                .isEqualTo(401);
-        JsonNode me = api.as("okafor")
-                .get("/api/people")
-                .body()
-                .valueStream()
-                .filter(p -> p.get("me").booleanValue())
-                .findFirst()
-                .orElseThrow();
-        assertThat(api.put(
-                                "/api/people/" + me.get("id").stringValue(),
-                                closed.replace("\"version\":0", "\"version\":" + me.get("version")))
-                        .badFields())
-                .as("nobody locks themselves out")
-                .contains("active");
-    }
-
-    @Test
     void a_class_names_its_helpers_and_only_those_that_there_are() {
         JsonNode dunlin =
                 api.get("/api/classes/" + api.id("/api/classes", "Dunlin 5")).body();

@@ -83,6 +83,27 @@ class UpgradeTest {
     }
 
     @Test
+    void the_teacher_who_was_there_first_administrates_from_now_on_and_the_audit_says_so() {
+        JsonNode who = api.get("/api/session").body().get("who");
+        assertThat(who.get("role").stringValue()).isEqualTo("ADMINISTRATOR");
+        JsonNode me = api.get("/api/people")
+                .body()
+                .valueStream()
+                .filter(p -> p.get("me").booleanValue())
+                .findFirst()
+                .orElseThrow();
+        assertThat(api.get("/api/audit").body())
+                .filteredOn(e -> e.get("kind").stringValue().equals("ROLE_CHANGED"))
+                .singleElement()
+                .satisfies(e -> assertThat(e.get("about").stringValue())
+                        .isEqualTo(me.get("id").stringValue() + " ADMINISTRATOR"));
+        assertThat(api.get("/api/people").body())
+                .as("nobody else")
+                .filteredOn(p -> p.get("role").stringValue().equals("ADMINISTRATOR"))
+                .hasSize(1);
+    }
+
+    @Test
     void a_ladder_of_the_schools_own_keeps_its_rings_and_calls() {
         JsonNode rungs =
                 api.get("/api/ladders/own/shed-ladder").body().get("ladder").get("rungs");

@@ -6,8 +6,10 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.util.UUID;
 
+/** Somebody who may come in: with a password, or first with a one-time code that is good until {@code codeUntil}. */
 @Entity
 public class Account {
 
@@ -19,6 +21,8 @@ public class Account {
 
     private String displayName;
     private String passwordHash;
+    private String codeHash;
+    private Long codeUntil;
 
     @Enumerated(EnumType.STRING)
     private Role role;
@@ -30,11 +34,10 @@ public class Account {
 
     protected Account() {}
 
-    public Account(UUID id, String username, String displayName, String passwordHash, Role role) {
+    Account(UUID id, String username, String displayName, Role role) {
         this.id = id;
         this.username = username;
         this.displayName = displayName;
-        this.passwordHash = passwordHash;
         this.role = role;
     }
 
@@ -49,8 +52,18 @@ public class Account {
         active = newActive;
     }
 
-    void passwordHash(String newHash) {
-        passwordHash = newHash;
+    /** From now on this password lets in, and no code. */
+    void letInBy(String newPasswordHash) {
+        passwordHash = newPasswordHash;
+        codeHash = null;
+        codeUntil = null;
+    }
+
+    /** From now on only this code lets in, until then. */
+    void letInOnce(String newCodeHash, Instant until) {
+        passwordHash = null;
+        codeHash = newCodeHash;
+        codeUntil = until.toEpochMilli();
     }
 
     public String displayName() {
@@ -69,12 +82,23 @@ public class Account {
         return version;
     }
 
-    String username() {
+    public String username() {
         return username;
     }
 
+    /** Null where nobody has set a password yet. */
     String passwordHash() {
         return passwordHash;
+    }
+
+    /** Null where no code lets in. */
+    String codeHash(Instant now) {
+        return codeUntil != null && now.toEpochMilli() < codeUntil ? codeHash : null;
+    }
+
+    /** Until when a code lets in, or null. */
+    Long codeUntil() {
+        return codeUntil;
     }
 
     SignedIn signedIn() {

@@ -3,8 +3,6 @@ package org.unrulymarble.server.account;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.access.AccessDeniedException;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,10 +13,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 
-/** Who may sign in, and as what. Only teachers see and change it; an account is closed, never removed, so that what it did stays told. */
+/** Who may sign in, and as what. Administrators see and change it; an account is closed, never removed, so that what it did stays told. */
 @RestController
 @RequestMapping("/api/people")
-@Transactional
 class PeopleController {
 
     private final AccountService accounts;
@@ -27,18 +24,32 @@ class PeopleController {
         this.accounts = accounts;
     }
 
+    /** @param codeUntil until when a one-time code lets in, in milliseconds; null for an account with a password */
     record PersonView(
-            UUID id, long version, String username, String displayName, Role role, boolean active, boolean me) {}
+            UUID id,
+            long version,
+            String username,
+            String displayName,
+            Role role,
+            boolean active,
+            boolean me,
+            Long codeUntil) {}
 
-    /**
-     * @param version of the account that this was made from; null for a new one
-     * @param username only for a new one; it stays as it is
-     * @param password for a new one; for a known one only to set another, else null
-     */
-    record PersonDoc(Long version, String username, String displayName, Role role, Boolean active, String password) {
-        PersonDoc {
+    /** Somebody new. */
+    record Invited(String username, String displayName, Role role) {
+        Invited {
             new Checks()
                     .text("username", username, 40)
+                    .text("displayName", displayName, 60)
+                    .required("role", role)
+                    .done();
+        }
+    }
+
+    /** @param version of the account that this was made from */
+    record PersonDoc(Long version, String displayName, Role role, Boolean active) {
+        PersonDoc {
+            new Checks()
                     .text("displayName", displayName, 60)
                     .required("role", role)
                     .required("active", active)
@@ -46,27 +57,44 @@ class PeopleController {
         }
     }
 
+    /** @param code lets in once; shown now and never again */
+    record PersonWithCode(PersonView person, String code) {}
+
+    /** Who can be named as a helper of a class. */
+    record HelperName(UUID id, String displayName) {}
+
     @GetMapping
     List<PersonView> all() {
-        onlyTeachers();
         return accounts.all().stream().map(PeopleController::view).toList();
+    }
+
+    /** For teachers, who say with each class who helps. */
+    @GetMapping("/helpers")
+    List<HelperName> helpers() {
+        if (!SignedIn.now().teaches()) return List.of();
+        return accounts.helpers().stream()
+                .map(a -> new HelperName(a.id(), a.displayName()))
+                .toList();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    PersonView create(@RequestBody PersonDoc doc) {
-        onlyTeachers();
-        return view(accounts.create(doc.username(), doc.displayName(), doc.password(), doc.role()));
+    PersonWithCode invite(@RequestBody Invited doc) {
+        return view(accounts.invite(doc.username(), doc.displayName(), doc.role()));
     }
 
     @PutMapping("/{id}")
     PersonView change(@PathVariable UUID id, @RequestBody PersonDoc doc) {
-        onlyTeachers();
-        return view(accounts.change(id, doc.version(), doc.displayName(), doc.role(), doc.active(), doc.password()));
+        return view(accounts.change(id, doc.version(), doc.displayName(), doc.role(), doc.active()));
     }
 
-    private static void onlyTeachers() {
-        if (!SignedIn.now().teaches()) throw new AccessDeniedException("helpers do not change accounts");
+    @PostMapping("/{id}/code")
+    PersonWithCode reset(@PathVariable UUID id) {
+        return view(accounts.reset(id));
+    }
+
+    private static PersonWithCode view(AccountService.Coded coded) {
+        return new PersonWithCode(view(coded.account()), coded.code());
     }
 
     private static PersonView view(Account a) {
@@ -77,6 +105,7 @@ class PeopleController {
                 a.displayName(),
                 a.role(),
                 a.active(),
-                a.id().equals(SignedIn.now().accountId()));
+                a.id().equals(SignedIn.now().accountId()),
+                a.codeUntil());
     }
 }

@@ -1,7 +1,19 @@
 package org.unrulymarble.server.account;
 
-/** A teacher plans and runs; a helper runs and tallies. */
+/** What an account may do; which classes it sees is said by the classes. */
 public enum Role {
+    /** Says who may come in, and teaches where a class of its own is there. */
+    ADMINISTRATOR,
+    /** Plans and runs. */
     TEACHER,
-    HELPER
+    /** Runs and tallies. */
+    HELPER;
+
+    public boolean teaches() {
+        return this != HELPER;
+    }
+
+    public boolean administrates() {
+        return this == ADMINISTRATOR;
+    }
 }

@@ -3,6 +3,7 @@ package org.unrulymarble.server.account;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -32,15 +33,17 @@ class SecurityConfig {
             throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
-                .authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/api/session", "/api/setup", "/api/wall/**")
-                                .permitAll()
-                                .requestMatchers(HttpMethod.GET, "/actuator/health/**")
-                                .permitAll()
-                                .requestMatchers("/api/**", "/actuator/**")
-                                .authenticated()
-                                .anyRequest()
-                                .permitAll())
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session", "/api/session/join", "/api/setup", "/api/wall/**")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/api/audit/**")
+                        .hasRole(Role.ADMINISTRATOR.name())
+                        .requestMatchers("/api/**", "/actuator/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
                 .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
                                 write(response, HttpStatus.UNAUTHORIZED, "signed-out", words, json))
                         .accessDeniedHandler((request, response, e) -> write(
@@ -66,8 +69,8 @@ class SecurityConfig {
     }
 
     @Bean
-    PasswordEncoder passwords() {
-        return new BCryptPasswordEncoder(11);
+    PasswordEncoder passwordEncoder(@Value("${marble.hash-rounds-log2}") int strength) {
+        return new BCryptPasswordEncoder(strength);
     }
 
     /** Signing in goes through {@link SessionController} alone; this keeps Spring from making a user of its own. */

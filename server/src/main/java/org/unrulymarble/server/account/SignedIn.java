@@ -1,7 +1,9 @@
 package org.unrulymarble.server.account;
 
 import java.io.Serializable;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.AuthenticatedPrincipal;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -16,13 +18,24 @@ public record SignedIn(UUID accountId, String username, String displayName, Role
     }
 
     public boolean teaches() {
-        return role == Role.TEACHER;
+        return role.teaches();
     }
 
     /** Whoever makes the present request. */
     public static SignedIn now() {
+        return maybe().orElseThrow(() -> new IllegalStateException("asked without being signed in"));
+    }
+
+    /** Whoever makes the present request, if anybody is signed in. */
+    public static Optional<SignedIn> maybe() {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
-        if (authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn) return signedIn;
-        throw new IllegalStateException("asked without being signed in");
+        return authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn
+                ? Optional.of(signedIn)
+                : Optional.empty();
+    }
+
+    /** @throws AccessDeniedException for anybody but an administrator */
+    public static void onlyAdministrators() {
+        if (!now().role().administrates()) throw new AccessDeniedException("for administrators");
     }
 }

@@ -74,6 +74,7 @@ class DemoWorld {
 
     @Transactional
     void fill() {
+        accounts.create("quay", "School office", "quay-demo", Role.ADMINISTRATOR);
         Account okafor = accounts.create("okafor", "Ms Okafor-Lind", "okafor-demo", Role.TEACHER);
         Account brambell = accounts.create("brambell", "Mr Brambell", "brambell-demo", Role.TEACHER);
         Account helper = accounts.create("helper", "Helper", "helper-demo", Role.HELPER);

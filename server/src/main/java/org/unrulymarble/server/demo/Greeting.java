@@ -35,9 +35,10 @@ class Greeting implements ApplicationRunner {
         StringBuilder words = new StringBuilder("\nUnruly Marble is ready: http://localhost:" + port + "\n");
         if (demo.getIfAvailable() != null)
             words.append(
-                    "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo\n");
+                    "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo, quay / quay-demo (administrator)\n");
         else if (accounts.nobodyYet())
-            words.append("No teacher yet. Open the address and make the first account with this one-time code: ")
+            words.append(
+                            "Nobody has an account yet. Open the address and make the first one, the administrator's, with this one-time code: ")
                     .append(accounts.setupCode())
                     .append('\n');
         System.out.println(words);

@@ -17,6 +17,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.platform.Exported;
 import org.unrulymarble.server.platform.ExportedTable;
 import org.unrulymarble.server.platform.FileAnswer;
@@ -39,9 +41,16 @@ class ExportController {
     private final ClassAccess access;
     private final JsonMapper json;
     private final Clock clock;
+    private final Audit audit;
 
     ExportController(
-            List<Exported> rooms, List<ExportedTable> tables, ClassAccess access, JsonMapper json, Clock clock) {
+            List<Exported> rooms,
+            List<ExportedTable> tables,
+            ClassAccess access,
+            JsonMapper json,
+            Clock clock,
+            Audit audit) {
+        this.audit = audit;
         this.rooms = rooms;
         this.tables = tables;
         this.access = access;
@@ -53,6 +62,7 @@ class ExportController {
     void everything(HttpServletResponse response) throws IOException {
         access.onlyTeachers();
         List<Known> classes = access.known();
+        note(Audit.Kind.ALL_EXPORTED, null);
         FileAnswer.begin(response, "everything " + LocalDate.now(clock) + ".json", "application/json");
         try (JsonGenerator to = begin(response)) {
             parts(to, "school", (room, each) -> room.ofSchool(each));
@@ -74,6 +84,7 @@ class ExportController {
     void tables(HttpServletResponse response) throws IOException {
         access.onlyTeachers();
         List<Known> classes = access.known();
+        note(Audit.Kind.ALL_EXPORTED, null);
         FileAnswer.begin(response, "everything " + LocalDate.now(clock) + ".zip", "application/zip");
         try (ZipOutputStream zip = new ZipOutputStream(response.getOutputStream(), StandardCharsets.UTF_8)) {
             int number = 0;
@@ -95,6 +106,7 @@ class ExportController {
     @GetMapping("/pupils/{id}/export.json")
     void ofPupil(@PathVariable UUID id, HttpServletResponse response) throws IOException {
         access.teach(access.classOf(id));
+        note(Audit.Kind.PUPIL_EXPORTED, id);
         FileAnswer.begin(response, "pupil " + LocalDate.now(clock) + ".json", "application/json");
         try (JsonGenerator to = begin(response)) {
             parts(to, "pupil", (room, each) -> room.ofPupil(id, each));
@@ -105,9 +117,14 @@ class ExportController {
     @GetMapping("/pupils/{id}/results.csv")
     void resultsOfPupil(@PathVariable UUID id, HttpServletResponse response) throws IOException {
         UUID classId = access.teach(access.classOf(id)).id();
+        note(Audit.Kind.PUPIL_EXPORTED, id);
         FileAnswer.begin(response, "results.csv");
         for (ExportedTable table : tables)
             if (table.fileName().equals("results.csv")) table.write(classId, id, response.getWriter());
+    }
+
+    private void note(Audit.Kind kind, UUID about) {
+        audit.note(SignedIn.now().accountId(), kind, about);
     }
 
     private JsonGenerator begin(HttpServletResponse response) throws IOException {

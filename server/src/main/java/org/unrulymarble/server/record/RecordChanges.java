@@ -134,7 +134,7 @@ class RecordChanges {
 
     @GetMapping("/classes/{id}/readiness")
     AdviceService.ReadinessView readiness(@PathVariable UUID id) {
-        return advice.readiness(access.see(id).id());
+        return advice.readiness(access.teach(id).id());
     }
 
     @PutMapping("/classes/{id}/readiness")

@@ -14,6 +14,8 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.Ranked;
 import org.unrulymarble.core.record.TriedShare;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.store.ClassAccess;
 
 /** What the record says. Each look first brings up to date what has changed since the last one. */
@@ -27,8 +29,10 @@ class RecordController {
     private final RecordViews views;
     private final LadderRecords kept;
     private final ClassAccess access;
+    private final Audit audit;
 
-    RecordController(RecordViews views, LadderRecords kept, ClassAccess access) {
+    RecordController(RecordViews views, LadderRecords kept, ClassAccess access, Audit audit) {
+        this.audit = audit;
         this.views = views;
         this.kept = kept;
         this.access = access;
@@ -60,18 +64,20 @@ class RecordController {
         new Checks()
                 .that(!to.isBefore(from), "to", Fault.Rule.RANGE, from, "later")
                 .done();
+        access.teach(id);
         return views.taught(id, from, to);
     }
 
     /** How often each pupil's counted tries went in, rung by rung. */
     @GetMapping("/classes/{id}/shares")
     List<TriedShare> shares(@PathVariable UUID id) {
+        access.teach(id);
         return views.shares(id);
     }
 
     @GetMapping("/pupils/{id}/record")
     RecordViews.PupilRecord ofPupil(@PathVariable UUID id) {
-        upToDate(classOf(id));
+        upToDate(looked(id));
         return views.ofPupil(id);
     }
 
@@ -85,22 +91,28 @@ class RecordController {
                 .range("from", from, 0, 1_000_000)
                 .range("most", most, 1, MOST_AT_ONCE)
                 .done();
+        access.teach(looked(id));
         return views.attempts(id, from, most);
     }
 
     /** One ladder of a pupil, down to the single tries. */
     @GetMapping("/pupils/{id}/ladders/{ladderId}/record")
     RecordViews.PupilOnLadder ofPupilOnLadder(@PathVariable UUID id, @PathVariable String ladderId) {
+        access.teach(looked(id));
         return views.ofPupilOnLadder(id, ladderId);
     }
 
-    private UUID classOf(UUID pupilId) {
-        return access.classOf(pupilId);
+    /** The class of a pupil who is looked at, which is told in the audit. */
+    private UUID looked(UUID pupilId) {
+        UUID classId = access.classOf(pupilId);
+        access.teach(classId);
+        audit.look(SignedIn.now().accountId(), Audit.Kind.PUPIL_LOOKED_AT, pupilId);
+        return classId;
     }
 
-    /** In a transaction of its own, and only for those who may see the class. */
+    /** In a transaction of its own, and only for those who teach the class: a helper sees no record. */
     private void upToDate(UUID classId) {
-        access.see(classId);
+        access.teach(classId);
         for (int again = 0; ; again++)
             try {
                 kept.bringUpToDate(classId);

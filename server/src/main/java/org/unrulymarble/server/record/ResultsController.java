@@ -19,6 +19,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.Csv;
 import org.unrulymarble.server.platform.FileAnswer;
@@ -39,6 +41,7 @@ class ResultsController {
     private final ResultsOut out;
     private final Progress progress;
     private final Words words;
+    private final Audit audit;
 
     ResultsController(
             AttemptRows rows,
@@ -47,7 +50,9 @@ class ResultsController {
             LadderService ladders,
             ResultsOut out,
             Progress progress,
-            Words words) {
+            Words words,
+            Audit audit) {
+        this.audit = audit;
         this.rows = rows;
         this.records = records;
         this.access = access;
@@ -74,14 +79,15 @@ class ResultsController {
 
     @GetMapping("/results.csv")
     void write(@PathVariable UUID id, HttpServletResponse response) throws IOException {
-        FileAnswer.begin(response, access.see(id).name() + " results.csv");
+        FileAnswer.begin(response, access.teach(id).name() + " results.csv");
+        audit.note(SignedIn.now().accountId(), Audit.Kind.CLASS_EXPORTED, id);
         out.write(id, null, response.getWriter());
     }
 
     /** How far a file is that is being brought in under this key; 204 before it begins and after it ends. */
     @GetMapping("/results/progress/{key}")
     ResponseEntity<Progress.Far> progress(@PathVariable UUID id, @PathVariable UUID key) {
-        access.see(id);
+        access.teach(id);
         return progress.of(key)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());

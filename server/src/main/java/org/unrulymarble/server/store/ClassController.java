@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,7 +22,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.server.account.AccessChanged;
 import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.platform.PlainNames;
 import org.unrulymarble.server.platform.Stale;
 
 @RestController
@@ -35,8 +39,18 @@ class ClassController {
     private final ClassAccess access;
     private final Erasing erasing;
     private final EntityManager store;
+    private final Audit audit;
+    private final ApplicationEventPublisher events;
 
-    ClassController(Classes classes, ClassAccess access, Erasing erasing, EntityManager store) {
+    ClassController(
+            Classes classes,
+            ClassAccess access,
+            Erasing erasing,
+            EntityManager store,
+            Audit audit,
+            ApplicationEventPublisher events) {
+        this.audit = audit;
+        this.events = events;
         this.classes = classes;
         this.access = access;
         this.erasing = erasing;
@@ -47,6 +61,8 @@ class ClassController {
     record PupilDoc(UUID id, PupilDetails details) {
         PupilDoc {
             new Checks().required("details", details).done();
+            PlainNames.check("details.firstName", details.firstName());
+            PlainNames.check("details.initial", details.initial());
         }
     }
 
@@ -56,7 +72,7 @@ class ClassController {
      */
     record ClassDoc(Long version, String name, List<PupilDoc> pupils, List<UUID> helperIds) {
         ClassDoc {
-            new Checks()
+            PlainNames.check(new Checks(), "name", name)
                     .text("name", name, 40)
                     .entries("pupils", pupils, 0, MAX_PUPILS)
                     .done();
@@ -105,10 +121,21 @@ class ClassController {
             if (there == null) added.add(new Pupil(UUID.randomUUID(), pupil.details()));
             else there.change(pupil.details());
         }
-        gone.values().forEach(erasing::erase);
+        gone.values().forEach(pupil -> {
+            erasing.erase(pupil);
+            audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_ERASED, pupil.id());
+        });
         added.forEach(known::add);
-        if (doc.helperIds() != null) known.helpers(known(doc.helperIds()));
+        if (doc.helperIds() != null) helpers(known, known(doc.helperIds()));
         return view(classes.saveAndFlush(known));
+    }
+
+    private void helpers(SchoolClass c, Set<UUID> wanted) {
+        Set<UUID> before = Set.copyOf(c.helperIds());
+        if (before.equals(wanted)) return;
+        c.helpers(wanted);
+        audit.note(SignedIn.now().accountId(), Audit.Kind.HELPERS_CHANGED, c.id());
+        for (UUID helper : before) if (!wanted.contains(helper)) events.publishEvent(new AccessChanged(helper));
     }
 
     private Set<UUID> known(List<UUID> helperIds) {
@@ -121,14 +148,18 @@ class ClassController {
     }
 
     private ClassView view(SchoolClass c) {
-        boolean mayChange = c.taughtBy(SignedIn.now().accountId());
+        boolean mayChange =
+                SignedIn.now().teaches() && c.taughtBy(SignedIn.now().accountId());
         return new ClassView(
                 c.id(),
                 c.version(),
                 c.name(),
                 mayChange,
                 c.pupils().stream()
-                        .map(p -> new PupilView(p.id(), p.name(), p.details()))
+                        .map(p -> new PupilView(
+                                p.id(),
+                                p.name(),
+                                mayChange ? p.details() : p.details().forHelpers()))
                         .toList(),
                 c.helperIds());
     }

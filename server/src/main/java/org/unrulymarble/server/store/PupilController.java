@@ -8,6 +8,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
 
 /** What is kept of one pupil, and taking all of it away. */
 @RestController
@@ -17,8 +19,10 @@ class PupilController {
 
     private final ClassAccess access;
     private final Erasing erasing;
+    private final Audit audit;
 
-    PupilController(ClassAccess access, Erasing erasing) {
+    PupilController(ClassAccess access, Erasing erasing, Audit audit) {
+        this.audit = audit;
         this.access = access;
         this.erasing = erasing;
     }
@@ -38,6 +42,7 @@ class PupilController {
         Pupil pupil = taught(id);
         KeptOf went = new KeptOf(pupil.name(), erasing.kept(pupil));
         erasing.erase(pupil);
+        audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_ERASED, id);
         return went;
     }
 

@@ -70,6 +70,11 @@ public record PupilDetails(
         firstName = firstName.strip();
     }
 
+    /** What a helper sees: the name and the strong hand. */
+    PupilDetails forHelpers() {
+        return new PupilDetails(firstName, initial, null, strongHand, null, null, List.of(), null, Map.of(), null);
+    }
+
     /** Words with commas between. */
     @Converter
     static class AdaptationsColumn implements AttributeConverter<List<Adaptation>, String> {

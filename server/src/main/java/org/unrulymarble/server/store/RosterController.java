@@ -20,6 +20,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.platform.Csv;
 import org.unrulymarble.server.platform.ExportedTable;
 import org.unrulymarble.server.platform.FileAnswer;
@@ -35,8 +37,10 @@ class RosterController {
     private final ExportedTable roster;
     private final EntityManager store;
     private final Words words;
+    private final Audit audit;
 
-    RosterController(ClassAccess access, RosterOut roster, EntityManager store, Words words) {
+    RosterController(ClassAccess access, RosterOut roster, EntityManager store, Words words, Audit audit) {
+        this.audit = audit;
         this.access = access;
         this.roster = roster;
         this.store = store;
@@ -60,7 +64,8 @@ class RosterController {
 
     @GetMapping("/roster.csv")
     void write(@PathVariable UUID id, HttpServletResponse response) throws IOException {
-        FileAnswer.begin(response, access.see(id).name() + " roster.csv");
+        FileAnswer.begin(response, access.teach(id).name() + " roster.csv");
+        audit.note(SignedIn.now().accountId(), Audit.Kind.CLASS_EXPORTED, id);
         roster.write(id, null, response.getWriter());
     }
 

@@ -1,0 +1,2 @@
+/** Who did what, when and from where. */
+package org.unrulymarble.server.audit;

@@ -1,0 +1,31 @@
+import { NavLink, useParams } from "react-router";
+import { Audit } from "./audit";
+import { People } from "./people";
+
+const parts = [
+  ["people", "People", People],
+  ["audit", "Audit", Audit],
+] as const;
+
+/** For the administrator: who may come in, and what was done. */
+export function SchoolView() {
+  const { part = "people" } = useParams();
+  const Shown = parts.find(([id]) => id === part)?.[2] ?? People;
+  return (
+    <>
+      <nav aria-label="School" className="mb-6 flex flex-wrap gap-2">
+        {parts.map(([id, name]) => (
+          <NavLink
+            key={id}
+            to={id === "people" ? "/school" : `/school/${id}`}
+            end
+            className={({ isActive }) => `btn no-underline ${isActive ? "btn-main" : ""}`}
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <Shown />
+    </>
+  );
+}
