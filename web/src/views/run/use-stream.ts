@@ -9,10 +9,16 @@ const AGAIN_MS = 3_000;
  *
  * @param onEvents what was added, what is known already among it
  * @param onHeard the server answers, perhaps again
+ * @param onRefused the server said no
  */
-export function useStream(path: string | undefined, onEvents: (events: RunEvent[]) => void, onHeard: () => void) {
-  const heard = useRef({ onEvents, onHeard });
-  heard.current = { onEvents, onHeard };
+export function useStream(
+  path: string | undefined,
+  onEvents: (events: RunEvent[]) => void,
+  onHeard: () => void,
+  onRefused?: () => void,
+) {
+  const heard = useRef({ onEvents, onHeard, onRefused });
+  heard.current = { onEvents, onHeard, onRefused };
   useEffect(() => {
     if (!path || typeof EventSource === "undefined") return;
     let source: EventSource;
@@ -26,7 +32,9 @@ export function useStream(path: string | undefined, onEvents: (events: RunEvent[
         if (told.events.length > 0) heard.current.onEvents(told.events);
       });
       source.onerror = () => {
-        if (source.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_MS);
+        if (source.readyState !== EventSource.CLOSED) return;
+        heard.current.onRefused?.();
+        again = setTimeout(open, AGAIN_MS);
       };
     };
     open();

@@ -1,26 +1,45 @@
 import { type ReactNode, useState } from "react";
 import { renderSVG } from "uqr";
 import { api, Problem } from "../../api/client";
+import type { WallCode } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import { timeOfDay } from "../../words";
 
-/** The wall face of this run: a link and a code for whoever stands at the projector; no sign-in, and only while the run goes on. */
+/** The wall face of this run: a link and a code for whoever stands at the projector; no sign-in, and only for so long. */
 export function WallLink({ runId, children }: { runId: string; children: ReactNode }) {
-  const [code, setCode] = useState<string>();
+  const [wall, setWall] = useState<WallCode>();
   const [problem, setProblem] = useState<Problem>();
   const [open, setOpen] = useState(false);
-  const show = async () => {
-    setOpen(true);
+  /** POST: the code as it is; PUT: another one. */
+  const ask = async (method: "POST" | "PUT") => {
     try {
-      setCode((await api<{ code: string }>("POST", `/runs/${runId}/wall`)).code);
+      setWall(await api<WallCode>(method, `/runs/${runId}/wall`));
       setProblem(undefined);
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "No code", String(e)));
     }
   };
+  const close = async () => {
+    try {
+      await api("DELETE", `/runs/${runId}/wall`);
+      setWall(undefined);
+      setProblem(undefined);
+    } catch (e) {
+      setProblem(e instanceof Problem ? e : new Problem(0, "Still open", String(e)));
+    }
+  };
+  const code = wall?.code;
   const address = `${location.origin}/wall/${code}`;
   return (
     <>
-      <button type="button" className="btn" onClick={show}>
+      <button
+        type="button"
+        className="btn"
+        onClick={() => {
+          setOpen(true);
+          ask("POST");
+        }}
+      >
         Wall, sound
       </button>
       <Sheet title="Wall face and sound" open={open} onOpenChange={setOpen} night>
@@ -30,7 +49,15 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
             <strong>{problem.title}.</strong> {problem.detail}
           </p>
         )}
-        {code && (
+        {!wall && !problem && (
+          <p className="flex flex-wrap items-center gap-3">
+            The wall face is closed: no code opens it.
+            <button type="button" className="btn" onClick={() => ask("POST")}>
+              Open it again
+            </button>
+          </p>
+        )}
+        {wall && (
           <div className="flex flex-wrap items-start gap-6">
             <div
               className="w-44 bg-white p-2"
@@ -57,8 +84,16 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
                 </p>
               )}
               <p className="text-mist">
-                It shows clock, cue and first names, no score unless you switch it on, and works only while this run
-                goes on.
+                It shows clock, cue and first names, no score unless you switch it on. It works while this run goes on,
+                at most until {timeOfDay(wall.untilMs)}.
+              </p>
+              <p className="flex flex-wrap gap-3">
+                <button type="button" className="btn btn-small" onClick={() => ask("PUT")}>
+                  Another code
+                </button>
+                <button type="button" className="btn btn-small" onClick={close}>
+                  Close the wall face
+                </button>
               </p>
             </div>
           </div>

@@ -65,6 +65,7 @@ function OfRun({ code }: { code: string }) {
   const [wall, setWall] = useState<WallFace>();
   const [log, setLog] = useState<RunEvent[]>([]);
   const [problem, setProblem] = useState<Problem>();
+  const closed = problem?.status === 404;
   const merge = useCallback((more: RunEvent[]) => {
     setLog((known) => {
       const ids = new Set(known.map((e) => e.id));
@@ -87,7 +88,13 @@ function OfRun({ code }: { code: string }) {
   useEffect(() => {
     load();
   }, [load]);
-  useStream(wall ? `/api/wall/${encodeURIComponent(code)}/stream` : undefined, merge, () => {});
+  useStream(
+    wall && !closed ? `/api/wall/${encodeURIComponent(code)}/stream` : undefined,
+    merge,
+    () => {},
+    // Whether the code opens nothing any more: then nobody goes on asking.
+    load,
+  );
   const events = useMemo(() => standing(log), [log]);
   const played = useMemo(() => (wall ? new Played(wall.script, events) : undefined), [wall, events]);
   const counts = useMemo(() => tallies(events), [events]);
@@ -98,10 +105,9 @@ function OfRun({ code }: { code: string }) {
     if (scoresOnWall && !knows.current) load();
     knows.current = !!scoresOnWall;
   }, [scoresOnWall, load]);
+  if (closed && !played?.finished) return <Ask wrong={`No wall face is open under the code ${code}.`} />;
   if (problem && !wall)
-    return problem.status === 404 ? (
-      <Ask wrong={`No run goes on under the code ${code}.`} />
-    ) : (
+    return (
       <p role="alert" className="p-10 text-2xl">
         {problem.title}. {problem.detail}{" "}
         <button type="button" className="btn" onClick={load}>

@@ -155,7 +155,7 @@ class RunJourneyTest {
         browser.press("Finish and record");
         browser.see("[data-testid=recorded]");
         browser.open(path);
-        browser.seeText("No run goes on under the code");
+        browser.seeText("No wall face is open under the code");
     }
 
     @Test

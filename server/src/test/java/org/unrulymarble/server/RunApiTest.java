@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 @ApiTest
@@ -15,6 +16,9 @@ class RunApiTest {
 
     @Autowired
     private Api api;
+
+    @Autowired
+    private JdbcClient store;
 
     private JsonNode run;
     private int round;
@@ -137,7 +141,13 @@ class RunApiTest {
         api.asNobody();
         Api.Answer wall = api.get("/api/wall/" + code.toLowerCase(java.util.Locale.ROOT));
         assertThat(wall.status()).isEqualTo(200);
-        assertThat(wall.body().get("names").get(worker).stringValue()).isEqualTo("Amaru");
+        assertThat(wall.body().get("names").valueStream().map(JsonNode::stringValue))
+                .contains("Amaru");
+        assertThat(wall.text()).as("shows no ids").doesNotContainPattern("[0-9a-f]{8}-[0-9a-f]{4}-");
+        JsonNode crew = wall.body().get("script").at("/blocks/0/turns/0/crews/0/workers/0");
+        assertThat(wall.body().get("names").has(crew.stringValue()))
+                .as("but knows who is who")
+                .isTrue();
         assertThat(wall.body()
                         .get("log")
                         .valueStream()
@@ -151,6 +161,51 @@ class RunApiTest {
         finish();
         api.asNobody();
         assertThat(api.get("/api/wall/" + code).status()).isEqualTo(404);
+    }
+
+    @Test
+    void a_walls_code_is_renewed_and_taken_back_and_ends_after_three_hours() {
+        String path = "/api/runs/" + run.get("id").stringValue() + "/wall";
+        String first = api.post(path, "{}").body().get("code").stringValue();
+        Api.Heard heard = api.listen("/api/wall/" + first + "/stream");
+        String second = api.put(path, "{}").body().get("code").stringValue();
+        assertThat(api.get("/api/wall/" + first).status()).isEqualTo(404);
+        assertThat(api.get("/api/wall/" + second).status()).isEqualTo(200);
+        Api.Heard hand = api.listen("/api/runs/" + run.get("id").stringValue() + "/stream");
+        send(event("GO", ",\"segment\":0,\"offsetMs\":0"));
+        hand.await("\"GO\"");
+        assertThat(heard.text()).as("the wall of the code before").doesNotContain("\"GO\"");
+
+        assertThat(api.delete(path).status()).isEqualTo(204);
+        assertThat(api.get("/api/wall/" + second).status()).isEqualTo(404);
+
+        String third = api.post(path, "{}").body().get("code").stringValue();
+        assertThat(api.get("/api/wall/" + third).status()).isEqualTo(200);
+        store.sql("update run set wall_until = wall_until - 3 * 3600 * 1000 where wall_code = ?")
+                .param(third)
+                .update();
+        assertThat(api.get("/api/wall/" + third).status()).isEqualTo(404);
+        assertThat(api.post(path, "{}").body().get("code").stringValue()).isNotEqualTo(third);
+        finish();
+    }
+
+    @Test
+    void a_right_code_makes_up_for_no_wrong_one() {
+        String code = api.post("/api/runs/" + run.get("id").stringValue() + "/wall", "{}")
+                .body()
+                .get("code")
+                .stringValue();
+        Api child = api.another().from("10.1.1.9");
+        int free = 0;
+        for (int guess = 0; guess < 60; guess++) {
+            if (child.get("/api/wall/ZZZZ" + (22 + guess)).status() == 404) free++;
+            child.get("/api/wall/" + code);
+        }
+        // Ten, and what a minute gives back while this goes on.
+        assertThat(free).isBetween(10, 13);
+        assertThat(api.another().from("10.1.1.10").get("/api/wall/" + code).status())
+                .isEqualTo(200);
+        finish();
     }
 
     @Test

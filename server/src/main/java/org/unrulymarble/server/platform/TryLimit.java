@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 
-/** Ten tries a minute for one name from one address. */
+/** Ten wrong tries a minute from one place. */
 @Component
 public class TryLimit {
 
@@ -26,16 +26,15 @@ public class TryLimit {
     };
 
     /** @throws TooManyTries when this was one too many */
-    public void count(String address, String name) {
-        ConsumptionProbe probe = bucket(address + " " + name).tryConsumeAndReturnRemaining(1);
+    public void count(String from) {
+        ConsumptionProbe probe = bucket(from).tryConsumeAndReturnRemaining(1);
         if (!probe.isConsumed())
             throw new TooManyTries(1 + TimeUnit.NANOSECONDS.toSeconds(probe.getNanosToWaitForRefill()));
     }
 
-    public void forget(String address, String name) {
-        synchronized (buckets) {
-            buckets.remove(address + " " + name);
-        }
+    /** The one that was just counted was none of the wrong ones. */
+    public void giveBack(String from) {
+        bucket(from).addTokens(1);
     }
 
     private Bucket bucket(String key) {

@@ -4,9 +4,13 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.unrulymarble.server.account.AccessChanged;
 
-/** Which account may feed which run, remembered for a few seconds; a refusal is never remembered. */
-final class Hearing {
+/** Which account may feed which run, remembered for a few seconds or until that changes; a refusal is never remembered. */
+@Component
+class Hearing {
 
     private static final long GOOD_FOR_NANOS = TimeUnit.SECONDS.toNanos(10);
     private static final int MOST = 1_000;
@@ -33,6 +37,14 @@ final class Hearing {
         ask.run();
         synchronized (since) {
             since.put(key, now);
+        }
+    }
+
+    /** What this account may do has changed. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void forget(AccessChanged changed) {
+        synchronized (since) {
+            since.keySet().removeIf(key -> key.account().equals(changed.accountId()));
         }
     }
 }

@@ -2,15 +2,20 @@ package org.unrulymarble.server.run;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.server.account.SignedIn;
 
 @RestController
 @RequestMapping("/api/runs")
@@ -18,10 +23,12 @@ class RunController {
 
     private final RunService runs;
     private final RunStreams streams;
+    private final Walls walls;
 
-    RunController(RunService runs, RunStreams streams) {
+    RunController(RunService runs, RunStreams streams, Walls walls) {
         this.runs = runs;
         this.streams = streams;
+        this.walls = walls;
     }
 
     record Begin(UUID lessonId) {
@@ -66,7 +73,7 @@ class RunController {
     @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable UUID id) {
         runs.mayHear(id);
-        return streams.listen(id, () -> runs.log(id), event -> true);
+        return streams.listen(id, RunStreams.Ear.of(SignedIn.now().accountId()), () -> runs.log(id));
     }
 
     /** How a round came out against each pupil's own before. */
@@ -75,12 +82,26 @@ class RunController {
         return runs.against(id, round);
     }
 
-    record WallCode(String code) {}
+    /** @param untilMs when it ends, if the run does not end before */
+    record WallCode(String code, long untilMs) {}
 
-    /** The code that opens the wall face of this run without signing in, as long as the run goes on. */
+    /** The code that opens the wall face of this run without signing in. */
     @PostMapping("/{id}/wall")
     WallCode wall(@PathVariable UUID id) {
-        return new WallCode(runs.wallCode(id));
+        return walls.open(id);
+    }
+
+    /** Another code; the one before opens nothing any more. */
+    @PutMapping("/{id}/wall")
+    WallCode newWall(@PathVariable UUID id) {
+        return walls.renew(id);
+    }
+
+    /** No code opens the wall until somebody asks for one. */
+    @DeleteMapping("/{id}/wall")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void noWall(@PathVariable UUID id) {
+        walls.withdraw(id);
     }
 
     /** Twelve times a second from each run: a path without a variable is found at once, one with it is sought among all others. */

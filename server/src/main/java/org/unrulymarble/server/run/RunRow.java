@@ -21,6 +21,7 @@ class RunRow {
     private LocalDate onDay;
     private boolean finished;
     private String wallCode;
+    private Long wallUntil;
 
     /** {@link RunSheets.Sheet} as JSON: never changed once the run has begun, but that a name may go. */
     @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
@@ -57,8 +58,15 @@ class RunRow {
         return wallCode;
     }
 
-    void wallCode(String code) {
+    /** Until when the code opens the wall, in milliseconds; null where it never does. */
+    Long wallUntil() {
+        return wallUntil;
+    }
+
+    /** Null for both: no wall. */
+    void wall(String code, Long untilMs) {
         wallCode = code;
+        wallUntil = untilMs;
     }
 
     /** Only to take a name off it. */

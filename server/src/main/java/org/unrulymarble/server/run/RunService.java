@@ -1,14 +1,12 @@
 package org.unrulymarble.server.run;
 
 import jakarta.annotation.PreDestroy;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -38,16 +36,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class RunService {
 
-    /** Letters and digits that nobody takes for others. */
-    private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
-
-    private static final int CODE_LENGTH = 6;
-    private static final SecureRandom RANDOM = new SecureRandom();
-
     /** Runs whose wall shows what was scored, as far as a wall is open. */
     private final Set<UUID> scoresOnWall = ConcurrentHashMap.newKeySet();
 
-    private final Hearing hearing = new Hearing();
+    private final Hearing hearing;
     private final GroupCommit<Append> appends = new GroupCommit<>("run-appends", this::write);
     private final RunRows runs;
     private final RunHeads heads;
@@ -63,6 +55,7 @@ public class RunService {
 
     RunService(
             TransactionTemplate transactions,
+            Hearing hearing,
             RunRows runs,
             RunHeads heads,
             RunStreams streams,
@@ -74,6 +67,7 @@ public class RunService {
             JsonMapper json,
             Clock clock) {
         this.transactions = transactions;
+        this.hearing = hearing;
         this.runs = runs;
         this.heads = heads;
         this.streams = streams;
@@ -177,6 +171,9 @@ public class RunService {
         });
         // Nobody hears of what might still be undone.
         told.forEach(streams::tell);
+        told.forEach((runId, added) -> {
+            if (added.stream().anyMatch(e -> e.what() instanceof What.Finish)) streams.closeWalls(runId);
+        });
     }
 
     private static boolean changesWall(RunEvent e) {
@@ -216,25 +213,10 @@ public class RunService {
         access.see(heads.findById(runId).orElseThrow(NotFound::new).classId());
     }
 
-    /** The code of a run's wall face; the same each time. */
-    String wallCode(UUID runId) {
-        RunRow row = runs.findById(runId).orElseThrow(NotFound::new);
-        access.see(row.classId());
-        if (row.wallCode() == null) row.wallCode(freshCode());
-        return row.wallCode();
-    }
-
-    private static String freshCode() {
-        StringBuilder code = new StringBuilder();
-        for (int i = 0; i < CODE_LENGTH; i++) code.append(CODE_LETTERS.charAt(RANDOM.nextInt(CODE_LETTERS.length())));
-        return code.toString();
-    }
-
-    /** @throws NotFound for a code that no run has, or whose run is over */
+    /** A run as its wall sees it. */
     @Transactional(readOnly = true)
-    Run onTheWall(String code) {
-        Run run = run(runs.findByWallCodeAndFinishedFalse(code.toUpperCase(Locale.ROOT))
-                .orElseThrow(NotFound::new));
+    Run onTheWall(RunRow row) {
+        Run run = run(row);
         if (run.state().scoresOnWall()) scoresOnWall.add(run.id());
         return run;
     }

@@ -14,14 +14,17 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.run.RunEvent;
+import org.unrulymarble.server.account.AccessChanged;
 
 /** Keeps the screens of a run together: whatever is appended goes to all that listen. A slow screen holds up no other. */
 @Component
@@ -43,7 +46,7 @@ class RunStreams {
         this.clock = clock;
         // A screen that has gone is noticed, and one behind a sleeping network knows that it is still heard.
         senders.scheduleAtFixedRate(
-                () -> listeners.values().forEach(all -> all.forEach(l -> l.send(List.of()))),
+                () -> listeners.values().forEach(all -> all.forEach(Listener::beat)),
                 BEAT_SEC,
                 BEAT_SEC,
                 TimeUnit.SECONDS);
@@ -53,14 +56,31 @@ class RunStreams {
     record Told(List<RunEvent> events, long nowMs) {}
 
     /**
+     * Who listens.
+     *
+     * @param accountId null for a wall
+     * @param untilMs when it ends by itself
+     * @param hears which events are told
+     * @param as how they are told
+     */
+    record Ear(UUID accountId, long untilMs, Predicate<RunEvent> hears, Function<Told, Object> as) {
+        static Ear of(UUID accountId) {
+            return new Ear(accountId, Long.MAX_VALUE, event -> true, told -> told);
+        }
+
+        boolean isWall() {
+            return accountId == null;
+        }
+    }
+
+    /**
      * Tells a new listener all that is known, and then what comes.
      *
      * @param log asked once the listener hears what comes, so that nothing falls between
-     * @param hears which events are for this listener
      */
-    SseEmitter listen(UUID runId, Supplier<List<RunEvent>> log, Predicate<RunEvent> hears) {
+    SseEmitter listen(UUID runId, Ear ear, Supplier<List<RunEvent>> log) {
         SseEmitter emitter = new SseEmitter(NO_END);
-        Listener listener = new Listener(emitter, hears);
+        Listener listener = new Listener(emitter, ear);
         List<Listener> all = listeners.computeIfAbsent(runId, id -> new CopyOnWriteArrayList<>());
         all.add(listener);
         Runnable gone = () -> all.remove(listener);
@@ -75,6 +95,23 @@ class RunStreams {
         listeners.getOrDefault(runId, List.of()).forEach(l -> l.send(fresh));
     }
 
+    /** Ends all walls of a run, once they have heard what was told before. */
+    void closeWalls(UUID runId) {
+        listeners.getOrDefault(runId, List.of()).stream()
+                .filter(l -> l.ear.isWall())
+                .forEach(Listener::end);
+    }
+
+    /** What an account may hear has changed: whoever still may listens anew. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void cut(AccessChanged changed) {
+        listeners
+                .values()
+                .forEach(all -> all.stream()
+                        .filter(l -> changed.accountId().equals(l.ear.accountId()))
+                        .forEach(Listener::end));
+    }
+
     /** Before the server waits for requests that are still on: these would never end. */
     @EventListener(ContextClosedEvent.class)
     void stop() {
@@ -84,17 +121,34 @@ class RunStreams {
 
     private final class Listener {
         private final SseEmitter emitter;
-        private final Predicate<RunEvent> hears;
+        private final Ear ear;
         private final Queue<List<RunEvent>> waiting = new ConcurrentLinkedQueue<>();
         private final AtomicBoolean sending = new AtomicBoolean();
+        private volatile boolean ending;
 
-        Listener(SseEmitter emitter, Predicate<RunEvent> hears) {
+        Listener(SseEmitter emitter, Ear ear) {
             this.emitter = emitter;
-            this.hears = hears;
+            this.ear = ear;
+        }
+
+        void beat() {
+            if (clock.millis() >= ear.untilMs()) end();
+            else send(List.of());
+        }
+
+        /** Nothing that comes from now on is told. */
+        void end() {
+            ending = true;
+            wake();
         }
 
         void send(List<RunEvent> events) {
-            waiting.add(events.stream().filter(hears).toList());
+            if (ending) return;
+            waiting.add(events.stream().filter(ear.hears()).toList());
+            wake();
+        }
+
+        private void wake() {
             if (sending.compareAndSet(false, true)) senders.execute(this::drain);
         }
 
@@ -106,8 +160,9 @@ class RunStreams {
                         together.addAll(some);
                     emitter.send(SseEmitter.event()
                             .name("events")
-                            .data(new Told(together, clock.millis()), MediaType.APPLICATION_JSON));
+                            .data(ear.as().apply(new Told(together, clock.millis())), MediaType.APPLICATION_JSON));
                 }
+                if (ending) emitter.complete();
             } catch (IOException | IllegalStateException e) {
                 emitter.completeWithError(e);
                 return;
@@ -115,7 +170,7 @@ class RunStreams {
                 sending.set(false);
             }
             // What came in between the last look and the sign that nobody sends is not left lying.
-            if (!waiting.isEmpty() && sending.compareAndSet(false, true)) senders.execute(this::drain);
+            if (!waiting.isEmpty() && !ending && sending.compareAndSet(false, true)) senders.execute(this::drain);
         }
     }
 }

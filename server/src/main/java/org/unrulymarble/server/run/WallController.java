@@ -17,25 +17,38 @@ import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.run.RunEvent;
 import org.unrulymarble.core.run.RunScript;
 import org.unrulymarble.core.run.What;
+import org.unrulymarble.server.platform.ClientAddress;
 import org.unrulymarble.server.platform.TryLimit;
 import org.unrulymarble.server.store.Roster;
 
-/** The wall face: for whoever has the run's code. Clock, cue and first names; no surname, no score, nothing of any other run. */
+/** The wall face: for whoever has the run's code. Clock, cue and first names; no surname, no id, nothing of any other run, and scores only where the teacher wants them there. */
 @RestController
 @RequestMapping("/api/wall/{code}")
 class WallController {
 
     private final RunService runs;
     private final RunStreams streams;
+    private final Walls walls;
+    private final WallAliases aliases;
     private final TryLimit limit;
+    private final ClientAddress address;
 
-    WallController(RunService runs, RunStreams streams, TryLimit limit) {
+    WallController(
+            RunService runs,
+            RunStreams streams,
+            Walls walls,
+            WallAliases aliases,
+            TryLimit limit,
+            ClientAddress address) {
         this.runs = runs;
         this.streams = streams;
+        this.walls = walls;
+        this.aliases = aliases;
         this.limit = limit;
+        this.address = address;
     }
 
-    /** @param names by pupil id: first names, with the initial only where two are called alike */
+    /** @param names by what stands for a pupil: first names, with the initial only where two are called alike */
     record WallFace(
             String lessonName,
             String spaceName,
@@ -48,7 +61,7 @@ class WallController {
 
     @GetMapping
     WallFace wall(@PathVariable String code, HttpServletRequest request) {
-        RunService.Run run = run(code, request);
+        RunService.Run run = runs.onTheWall(row(code, request));
         return new WallFace(
                 run.sheet().lessonName(),
                 run.sheet().spaceName(),
@@ -66,16 +79,20 @@ class WallController {
 
     @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable String code, HttpServletRequest request) {
-        UUID id = run(code, request).id();
-        return streams.listen(id, () -> runs.log(id), e -> forTheWall(e, runs.scoresOnWall(id)));
+        RunRow row = row(code, request);
+        UUID id = row.id();
+        RunStreams.Ear ear =
+                new RunStreams.Ear(null, row.wallUntil(), e -> forTheWall(e, runs.scoresOnWall(id)), aliases::hidden);
+        return streams.listen(id, ear, () -> runs.log(id));
     }
 
-    /** Guessing codes is slowed down; a wall that is let in is not. */
-    private RunService.Run run(String code, HttpServletRequest request) {
-        limit.count(request.getRemoteAddr(), "wall");
-        RunService.Run run = runs.onTheWall(code);
-        limit.forget(request.getRemoteAddr(), "wall");
-        return run;
+    /** Guessing codes is slowed down; a code that is right costs nothing, and makes up for no wrong one. */
+    private RunRow row(String code, HttpServletRequest request) {
+        String from = address.of(request) + " wall";
+        limit.count(from);
+        RunRow row = walls.of(code);
+        limit.giveBack(from);
+        return row;
     }
 
     /** What moves the clock or takes such a move back; what anybody scored only where the teacher wants it there. Never what was said of a child. */
