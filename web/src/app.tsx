@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect, useMemo } from "react";
 import { Link, NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "react-router";
 import { api, Problem } from "./api/client";
-import { classes, session } from "./api/queries";
+import { classes, diskRoom, session } from "./api/queries";
 import type { Who } from "./api/types";
 import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
 import { Choice } from "./ui/choice";
@@ -151,12 +151,30 @@ function Frame({ who }: { who: Who }) {
           <SignOut who={who} />
         </span>
       </header>
+      {who.teaches && <DiskWarning />}
       <main id="view" className="mx-auto max-w-[84rem] px-4 py-5 sm:px-7 print:max-w-none print:p-0">
         <Suspense fallback={<Loading what="the view" />}>
           <Outlet />
         </Suspense>
       </main>
     </ChosenClass>
+  );
+}
+
+/** Said before the disk is full, and while it is. */
+function DiskWarning() {
+  const { data: room } = useQuery(diskRoom);
+  if (!room?.low) return null;
+  return (
+    <p role="status" className="border-l-8 border-alert bg-tint px-4 py-2 sm:px-7 print:hidden">
+      <strong className="text-alert">
+        {room.full ? "No room left on the server’s disk." : "The server’s disk is nearly full."}
+      </strong>{" "}
+      {room.freeMb} MB are free.{" "}
+      {room.full
+        ? "Nothing can be saved until somebody removes something from it; reading goes on."
+        : "Somebody should remove something from it soon."}
+    </p>
   );
 }
 

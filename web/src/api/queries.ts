@@ -2,9 +2,11 @@ import { infiniteQueryOptions, queryOptions } from "@tanstack/react-query";
 import { api } from "./client";
 import type {
   AuditEntry,
+  BackupList,
   Challenge,
   ClassRecord,
   DayTaught,
+  DiskRoom,
   FitLine,
   HelperName,
   KeptOf,
@@ -44,6 +46,19 @@ export const people = queryOptions({ queryKey: ["people"], queryFn: () => api<Pe
 export const helpers = queryOptions({
   queryKey: ["people", "helpers"],
   queryFn: () => api<HelperName[]>("GET", "/people/helpers"),
+});
+
+export const backups = queryOptions({
+  queryKey: ["backups"],
+  queryFn: () => api<BackupList>("GET", "/backups"),
+});
+
+const DISK_EVERY_MS = 60_000;
+
+export const diskRoom = queryOptions({
+  queryKey: ["disk"],
+  queryFn: () => api<DiskRoom>("GET", "/disk"),
+  refetchInterval: DISK_EVERY_MS,
 });
 
 const AUDIT_PAGE = 100;

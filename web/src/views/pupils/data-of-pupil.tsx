@@ -2,21 +2,22 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
-import type { KeptOf, PupilRecord } from "../../api/types";
+import type { PupilGone, PupilRecord } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { KeptList, WhatGoes } from "../../ui/what-goes";
+import { count, moment } from "../../words";
 import { Refused } from "./use-send";
 
 /** All that is kept of a pupil, to be carried out or erased. */
 export function DataOfPupil({ record }: { record: PupilRecord }) {
   const [open, setOpen] = useState(false);
-  const [gone, setGone] = useState<KeptOf>();
+  const [gone, setGone] = useState<PupilGone>();
   const [problem, setProblem] = useState<Problem>();
   const client = useQueryClient();
   const navigate = useNavigate();
   const erase = async () => {
     try {
-      setGone(await api<KeptOf>("DELETE", `/pupils/${record.pupilId}`));
+      setGone(await api<PupilGone>("DELETE", `/pupils/${record.pupilId}`));
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "Not erased", String(e)));
     }
@@ -47,7 +48,13 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
         {gone ? (
           <>
             <p>Erased:</p>
-            <KeptList kept={gone.kept} />
+            <KeptList kept={gone.went} />
+            <p className="mt-2">
+              From the data file itself the last traces are gone by {moment(gone.left.goneByMs)}.{" "}
+              {gone.left.untilMs === null
+                ? "There is no backup that holds them."
+                : `${count(gone.left.backups.length, "backup still holds", "backups still hold")} them, until ${moment(gone.left.untilMs)} at the latest; copies that were taken elsewhere are the school’s to delete.`}
+            </p>
             <button type="button" className="btn btn-main mt-4" onClick={() => leave(false)}>
               Back to the class
             </button>

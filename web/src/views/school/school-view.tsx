@@ -1,13 +1,15 @@
 import { NavLink, useParams } from "react-router";
 import { Audit } from "./audit";
+import { Backups } from "./backups";
 import { People } from "./people";
 
 const parts = [
   ["people", "People", People],
   ["audit", "Audit", Audit],
+  ["backups", "Backups", Backups],
 ] as const;
 
-/** For the administrator: who may come in, and what was done. */
+/** For the administrator: who may come in, what was done, and what is kept safe. */
 export function SchoolView() {
   const { part = "people" } = useParams();
   const Shown = parts.find(([id]) => id === part)?.[2] ?? People;

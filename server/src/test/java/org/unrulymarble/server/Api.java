@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A client of the API for tests: signed in as somebody, with cookies and token as a page has them. */
-class Api {
+public class Api {
 
     private static final Cookie TOKEN = new Cookie("XSRF-TOKEN", "the-token-of-this-page");
 
@@ -31,9 +31,9 @@ class Api {
         this.json = json;
     }
 
-    record Answer(int status, JsonNode body, String text) {
+    public record Answer(int status, JsonNode body, String text) {
         /** The fields that the problem document names. */
-        java.util.List<String> badFields() {
+        public java.util.List<String> badFields() {
             return body.get("errors")
                     .valueStream()
                     .map(e -> e.get("field").stringValue())
@@ -42,11 +42,11 @@ class Api {
     }
 
     /** Somebody of the demo. */
-    Api as(String name) {
+    public Api as(String name) {
         return as(name, name + "-demo");
     }
 
-    Api as(String name, String password) {
+    public Api as(String name, String password) {
         session = null;
         assertThat(post("/api/session", "{\"username\":\"%s\",\"password\":\"%s\"}".formatted(name, password))
                         .status())
@@ -55,7 +55,7 @@ class Api {
     }
 
     /** Whoever else is signed in as somebody, or from somewhere. */
-    Api another() {
+    public Api another() {
         return new Api(mvc, json);
     }
 
@@ -76,19 +76,19 @@ class Api {
         return this;
     }
 
-    Answer get(String path) {
+    public Answer get(String path) {
         return send(HttpMethod.GET, path, null);
     }
 
-    Answer post(String path, String body) {
+    public Answer post(String path, String body) {
         return send(HttpMethod.POST, path, body);
     }
 
-    Answer put(String path, String body) {
+    public Answer put(String path, String body) {
         return send(HttpMethod.PUT, path, body);
     }
 
-    Answer delete(String path) {
+    public Answer delete(String path) {
         return send(HttpMethod.DELETE, path, null);
     }
 
@@ -161,7 +161,7 @@ class Api {
     }
 
     /** The id of the one in a list that has this name. */
-    String id(String path, String name) {
+    public String id(String path, String name) {
         for (JsonNode n : get(path).body())
             if (n.get("name").stringValue().equals(name)) return n.get("id").stringValue();
         throw new AssertionError("no " + name + " in " + path);

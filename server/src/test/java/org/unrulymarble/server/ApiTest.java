@@ -16,6 +16,8 @@ import org.springframework.test.context.ActiveProfiles;
         properties = {
             "spring.datasource.url=jdbc:h2:mem:api;DB_CLOSE_DELAY=-1",
             "marble.hash-rounds-log2=4",
+            "marble.data=target/test-data",
+            "marble.nightly=false",
             "springdoc.api-docs.enabled=true",
             "springdoc.writer-with-order-by-keys=true"
         })

@@ -17,7 +17,13 @@ import org.springframework.context.annotation.Import;
 import org.unrulymarble.server.account.AccountService;
 
 /** An install where nobody has an account yet. */
-@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:first;DB_CLOSE_DELAY=-1", "marble.hash-rounds-log2=4"})
+@SpringBootTest(
+        properties = {
+            "spring.datasource.url=jdbc:h2:mem:first;DB_CLOSE_DELAY=-1",
+            "marble.hash-rounds-log2=4",
+            "marble.data=target/test-data",
+            "marble.nightly=false"
+        })
 @AutoConfigureMockMvc
 @Import(Api.class)
 class FirstAccountTest {

@@ -130,8 +130,8 @@ class OutAndGoneApiTest {
         int before = record().get("rounds").intValue();
 
         JsonNode went = api.delete("/api/pupils/" + gone).body();
-        assertThat(went.get("kept").get("rounds").intValue()).isEqualTo(1);
-        assertThat(went.get("kept").get("standings").intValue()).isEqualTo(1);
+        assertThat(went.get("went").get("rounds").intValue()).isEqualTo(1);
+        assertThat(went.get("went").get("standings").intValue()).isEqualTo(1);
 
         assertThat(record().get("rounds").intValue()).isEqualTo(before - 1);
         assertThat(record().toString()).doesNotContain(gone);

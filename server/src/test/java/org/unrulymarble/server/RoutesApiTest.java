@@ -30,6 +30,8 @@ class RoutesApiTest {
             "/api/setup",
             "/api/people",
             "/api/audit",
+            "/api/backups",
+            "/api/disk",
             "/api/kit",
             "/api/spaces");
 

@@ -43,7 +43,8 @@ class UpgradeTest {
         try (InputStream in = new GZIPInputStream(resource(".mv.db.gz"))) {
             Files.copy(in, folder.resolve("marble.mv.db"));
         }
-        properties.add("spring.datasource.url", () -> "jdbc:h2:file:" + folder.resolve("marble"));
+        properties.add("marble.data", folder::toString);
+        properties.add("marble.nightly", () -> "false");
     }
 
     @Autowired

@@ -38,7 +38,7 @@ class SecurityConfig {
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/actuator/health/**")
                         .permitAll()
-                        .requestMatchers("/api/audit/**")
+                        .requestMatchers("/api/audit/**", "/api/backups/**")
                         .hasRole(Role.ADMINISTRATOR.name())
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -39,9 +40,11 @@ class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     private final Words words;
+    private final ApplicationEventPublisher events;
 
-    Problems(Words words) {
+    Problems(Words words, ApplicationEventPublisher events) {
         this.words = words;
+        this.events = events;
     }
 
     /** @param must what the field must be, ready to be shown */
@@ -119,6 +122,10 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> unexpected(Exception e, HttpServletRequest request) {
+        if (StoreFailure.in(e)) {
+            events.publishEvent(new StoreFailure.Happened());
+            return answer(problem(HttpStatus.INSUFFICIENT_STORAGE, "disk-failed"));
+        }
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
         return answer(problem(HttpStatus.INTERNAL_SERVER_ERROR, "unexpected"));
     }

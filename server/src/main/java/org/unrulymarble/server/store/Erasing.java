@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.server.disk.Erasures;
 import org.unrulymarble.server.platform.Erased;
 
 /** Takes a pupil away with all that is kept of them, wherever it is kept. */
@@ -17,8 +18,10 @@ class Erasing {
 
     private final List<Erased> rooms;
     private final EntityManager store;
+    private final Erasures erasures;
 
-    Erasing(List<Erased> rooms, EntityManager store) {
+    Erasing(List<Erased> rooms, EntityManager store, Erasures erasures) {
+        this.erasures = erasures;
         this.rooms = rooms;
         this.store = store;
     }
@@ -31,12 +34,14 @@ class Erasing {
         return all;
     }
 
-    void erase(Pupil pupil) {
+    /** @return where it can still be found */
+    Erasures.Left erase(Pupil pupil) {
         SchoolClass c = pupil.schoolClass();
         for (Erased room : rooms) room.erase(c.id(), pupil.id(), pupil.name());
         // Who changes the class from an older sight of it would bring the pupil back.
         store.lock(c, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
         c.remove(pupil);
         store.flush();
+        return erasures.erased();
     }
 }

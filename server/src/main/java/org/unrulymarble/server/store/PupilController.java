@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.disk.Erasures;
 
 /** What is kept of one pupil, and taking all of it away. */
 @RestController
@@ -36,14 +37,18 @@ class PupilController {
         return new KeptOf(pupil.name(), erasing.kept(pupil));
     }
 
+    /** @param left where it can still be found, and until when */
+    record Gone(String name, Map<String, Long> went, Erasures.Left left) {}
+
     /** Erases the pupil and says what went. */
     @DeleteMapping
-    KeptOf erase(@PathVariable UUID id) {
+    Gone erase(@PathVariable UUID id) {
         Pupil pupil = taught(id);
-        KeptOf went = new KeptOf(pupil.name(), erasing.kept(pupil));
-        erasing.erase(pupil);
+        Map<String, Long> went = erasing.kept(pupil);
+        String name = pupil.name();
+        Erasures.Left left = erasing.erase(pupil);
         audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_ERASED, id);
-        return went;
+        return new Gone(name, went, left);
     }
 
     private Pupil taught(UUID id) {

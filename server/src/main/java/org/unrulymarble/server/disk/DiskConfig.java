@@ -1,0 +1,31 @@
+package org.unrulymarble.server.disk;
+
+import java.nio.file.FileStore;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+@Configuration
+class DiskConfig {
+
+    @Bean
+    StoreFile storeFile(@Value("${marble.data}") Path folder, @Value("${marble.store}") String store) {
+        return new StoreFile(folder, store);
+    }
+
+    @Bean
+    Backups backups(StoreFile file, Clock clock) {
+        return file.backups(System.getenv(), clock);
+    }
+
+    @Bean
+    FreeSpace freeSpace() {
+        return folder -> {
+            FileStore disk = Files.getFileStore(folder);
+            return new FreeSpace.Of(disk.getUsableSpace(), disk.getTotalSpace());
+        };
+    }
+}
