@@ -57,6 +57,10 @@ export function OwnAccount({ who }: { who: Who }) {
       <button type="submit" className="btn btn-main" disabled={!values.old || !values.password}>
         Set the new password
       </button>
+      <p className="pt-6 text-sm text-soft">
+        Unruly Marble is free software under the Apache License 2.0. <a href="/licences.txt">What it is made of</a>,
+        with its licences.
+      </p>
     </form>
   );
 }
