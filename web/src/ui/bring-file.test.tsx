@@ -3,7 +3,7 @@ import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import { BringFile } from "./bring-file";
 
-type Answer = { kept: boolean; added: number; bad: { line: number; column: string; must: string }[] };
+type Answer = { kept: boolean; added: number; bad: { line: number; column: string; must: string }[]; badInAll: number };
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -37,7 +37,7 @@ const choose = (text: string) =>
   fireEvent.change(screen.getByLabelText("Bring in a CSV file"), { target: { files: [new File([text], "a.csv")] } });
 
 it("says first what a file would bring, and brings it in only when asked", async () => {
-  const posted = server(({ dryRun }) => ({ kept: !dryRun, added: 3, bad: [] }));
+  const posted = server(({ dryRun }) => ({ kept: !dryRun, added: 3, bad: [], badInAll: 0 }));
   const onKept = open();
   choose("pupil,score");
   await screen.findByText("3 would come");
@@ -53,7 +53,7 @@ it("says first what a file would bring, and brings it in only when asked", async
 });
 
 it("names each bad cell and offers nothing then", async () => {
-  server(() => ({ kept: false, added: 2, bad: [{ line: 3, column: "day", must: "must be a day" }] }));
+  server(() => ({ kept: false, added: 2, bad: [{ line: 3, column: "day", must: "must be a day" }], badInAll: 1 }));
   open();
   choose("x");
   await screen.findByText("must be a day");
@@ -64,13 +64,13 @@ it("names each bad cell and offers nothing then", async () => {
 it("shows how far it is while it goes on", async () => {
   let end: (a: Answer) => void = () => {};
   server(({ dryRun }) =>
-    dryRun ? { kept: false, added: 5000, bad: [] } : new Promise<Answer>((resolve) => (end = resolve)),
+    dryRun ? { kept: false, added: 5000, bad: [], badInAll: 0 } : new Promise<Answer>((resolve) => (end = resolve)),
   );
   open();
   choose("x");
   fireEvent.click(await screen.findByText("Bring them in"));
   await screen.findByText(/500 of 5000 brought in/);
-  end({ kept: true, added: 5000, bad: [] });
+  end({ kept: true, added: 5000, bad: [], badInAll: 0 });
   await waitFor(() => expect(screen.queryByText(/brought in/)).toBeNull());
   expect(await screen.findByText("5000 are in")).toBeTruthy();
 });

@@ -8,7 +8,7 @@ import { count } from "../words";
 const SHOWN = 50;
 const ASK_AGAIN_MS = 400;
 
-type Brought = { kept: boolean; bad: { line: number; column: string; must: string }[] };
+type Brought = { kept: boolean; bad: { line: number; column: string; must: string }[]; badInAll: number };
 
 /** A CSV file in: first what it would bring and every bad line, then, when asked, all of it or nothing; how far it is while it goes on. */
 export function BringFile<B extends Brought>({
@@ -101,7 +101,7 @@ export function BringFile<B extends Brought>({
           {would.bad.length > 0 && (
             <>
               <p className="mt-2 font-semibold text-alert">
-                {count(would.bad.length, "cell is", "cells are")} wrong; nothing is brought in before all are right.
+                {count(would.badInAll, "cell is", "cells are")} wrong; nothing is brought in before all are right.
               </p>
               <table className="mt-1 w-full text-[0.95rem]">
                 <tbody>
@@ -116,7 +116,7 @@ export function BringFile<B extends Brought>({
                   ))}
                 </tbody>
               </table>
-              {would.bad.length > SHOWN && <p className="text-soft">and {would.bad.length - SHOWN} more</p>}
+              {would.badInAll > SHOWN && <p className="text-soft">and {would.badInAll - SHOWN} more</p>}
             </>
           )}
           {!would.kept && would.bad.length === 0 && brings(would) && text !== undefined && (

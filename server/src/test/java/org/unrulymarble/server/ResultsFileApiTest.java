@@ -65,6 +65,19 @@ class ResultsFileApiTest {
     }
 
     @Test
+    void of_a_file_that_is_all_wrong_the_first_hundred_cells_are_told_and_how_many_there_are() {
+        StringBuilder file = new StringBuilder("pupil,day,ladder,rung,score,side\n");
+        for (int line = 0; line < 4_000; line++) file.append("Nobody X.,yesterday,no-such,no-such,many,up\n");
+
+        Api.Answer answer = api.post(
+                path + "/results", JSON.writeValueAsString(java.util.Map.of("text", file.toString(), "dryRun", true)));
+
+        assertThat(answer.body().get("bad")).hasSize(100);
+        assertThat(answer.body().get("badInAll").intValue()).isGreaterThan(20_000 - 1);
+        assertThat(answer.text().length()).isLessThan(file.length() / 5);
+    }
+
+    @Test
     void every_bad_line_is_named_and_nothing_is_brought_in() {
         String bad = """
                 pupil,day,ladder,rung,score,side

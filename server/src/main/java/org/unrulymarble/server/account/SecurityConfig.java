@@ -1,15 +1,10 @@
 package org.unrulymarble.server.account;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.net.URI;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -19,8 +14,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfException;
-import org.unrulymarble.server.platform.Words;
-import tools.jackson.databind.json.JsonMapper;
+import org.unrulymarble.server.platform.ProblemWriter;
 
 @Configuration
 class SecurityConfig {
@@ -29,7 +23,7 @@ class SecurityConfig {
             + "img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, Words words, JsonMapper json)
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, ProblemWriter problems)
             throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
@@ -45,13 +39,9 @@ class SecurityConfig {
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
-                                write(response, HttpStatus.UNAUTHORIZED, "signed-out", words, json))
-                        .accessDeniedHandler((request, response, e) -> write(
-                                response,
-                                HttpStatus.FORBIDDEN,
-                                e instanceof CsrfException ? "csrf" : "forbidden",
-                                words,
-                                json)))
+                                problems.write(response, HttpStatus.UNAUTHORIZED, "signed-out"))
+                        .accessDeniedHandler((request, response, e) -> problems.write(
+                                response, HttpStatus.FORBIDDEN, e instanceof CsrfException ? "csrf" : "forbidden")))
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
@@ -79,17 +69,5 @@ class SecurityConfig {
         return name -> {
             throw new UsernameNotFoundException(name);
         };
-    }
-
-    private static void write(HttpServletResponse response, HttpStatus status, String key, Words words, JsonMapper json)
-            throws IOException {
-        ProblemDetail problem = ProblemDetail.forStatus(status);
-        problem.setType(URI.create("urn:marble:" + key));
-        problem.setTitle(words.of("problem." + key + ".title"));
-        problem.setDetail(words.of("problem." + key + ".detail"));
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        json.writeValue(response.getOutputStream(), problem);
     }
 }

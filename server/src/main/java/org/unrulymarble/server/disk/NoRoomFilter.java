@@ -5,19 +5,15 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.unrulymarble.server.platform.ProblemWriter;
 import org.unrulymarble.server.platform.StoreFailure;
-import org.unrulymarble.server.platform.Words;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * While the disk is full, whatever would write is told so before anything is touched; reading goes on. Outside of all others, so that a store that fails
@@ -30,15 +26,13 @@ class NoRoomFilter extends OncePerRequestFilter {
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
     private final DiskRoom room;
-    private final Words words;
-    private final JsonMapper json;
+    private final ProblemWriter problems;
     private final ApplicationEventPublisher events;
 
-    NoRoomFilter(DiskRoom room, Words words, JsonMapper json, ApplicationEventPublisher events) {
+    NoRoomFilter(DiskRoom room, ProblemWriter problems, ApplicationEventPublisher events) {
         this.events = events;
         this.room = room;
-        this.words = words;
-        this.json = json;
+        this.problems = problems;
     }
 
     private static boolean writes(HttpServletRequest request) {
@@ -52,7 +46,7 @@ class NoRoomFilter extends OncePerRequestFilter {
         if (writes(request)) {
             DiskRoom.DiskState now = room.now();
             if (now.full()) {
-                tell(response, "no-room", now.freeMb());
+                problems.write(response, HttpStatus.INSUFFICIENT_STORAGE, "no-room", now.freeMb());
                 return;
             }
         }
@@ -62,18 +56,7 @@ class NoRoomFilter extends OncePerRequestFilter {
             if (!StoreFailure.in(e) || response.isCommitted()) throw e;
             events.publishEvent(new StoreFailure.Happened());
             response.reset();
-            tell(response, "disk-failed");
+            problems.write(response, HttpStatus.INSUFFICIENT_STORAGE, "disk-failed");
         }
-    }
-
-    private void tell(HttpServletResponse response, String key, Object... figures) throws IOException {
-        ProblemDetail problem = ProblemDetail.forStatus(HttpStatus.INSUFFICIENT_STORAGE);
-        problem.setType(URI.create("urn:marble:" + key));
-        problem.setTitle(words.of("problem." + key + ".title"));
-        problem.setDetail(words.of("problem." + key + ".detail", figures));
-        response.setStatus(HttpStatus.INSUFFICIENT_STORAGE.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        json.writeValue(response.getOutputStream(), problem);
     }
 }

@@ -38,8 +38,22 @@ public final class Csv {
 
     private record BadLine(long line, Fault fault) {}
 
-    /** @param rows those that could be read, in order */
-    public record Read<T>(List<T> rows, List<BadCell> bad) {}
+    /** What is wrong with a file: the first of it, and how much there is. */
+    private static final class Wrongs {
+        private final List<BadLine> first = new ArrayList<>();
+        private int inAll;
+
+        void add(BadLine one) {
+            if (inAll++ < Problems.MOST_TOLD) first.add(one);
+        }
+    }
+
+    /**
+     * @param rows those that could be read, in order
+     * @param bad the first {@value Problems#MOST_TOLD} cells that cannot
+     * @param badInAll how many cannot
+     */
+    public record Read<T>(List<T> rows, List<BadCell> bad, int badInAll) {}
 
     public static CSVPrinter printer(Appendable to, List<String> columns) throws IOException {
         CSVPrinter printer = new CSVPrinter(to, CSVFormat.RFC4180);
@@ -61,22 +75,18 @@ public final class Csv {
     public static <T> Read<T> read(
             String text, List<String> columns, List<String> needed, Words words, Function<Line, T> each) {
         List<T> rows = new ArrayList<>();
-        List<BadLine> bad = new ArrayList<>();
+        Wrongs bad = new Wrongs();
         lines(text, columns, needed, bad, each, rows);
         return new Read<>(
                 List.copyOf(rows),
-                bad.stream()
+                bad.first.stream()
                         .map(b -> new BadCell(b.line(), b.fault().field(), words.must(b.fault())))
-                        .toList());
+                        .toList(),
+                bad.inAll);
     }
 
     private static <T> void lines(
-            String text,
-            List<String> columns,
-            List<String> needed,
-            List<BadLine> bad,
-            Function<Line, T> each,
-            List<T> rows) {
+            String text, List<String> columns, List<String> needed, Wrongs bad, Function<Line, T> each, List<T> rows) {
         String body = text.startsWith("\uFEFF") ? text.substring(1) : text;
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
@@ -90,7 +100,7 @@ public final class Csv {
                 .get();
         try (CSVParser parser = CSVParser.parse(new StringReader(body), format)) {
             header(parser.getHeaderNames(), columns, needed, bad);
-            if (!bad.isEmpty()) return;
+            if (bad.inAll > 0) return;
             for (CSVRecord record : parser) {
                 long number = parser.getCurrentLineNumber();
                 if (record.getRecordNumber() > MOST_LINES) {
@@ -107,7 +117,13 @@ public final class Csv {
                 }
             }
         } catch (IllegalArgumentException | UncheckedIOException e) {
-            bad.add(new BadLine(1, new Fault("file", Fault.Rule.KIND, List.of("readable as CSV: " + e.getMessage()))));
+            // What the reader says of it is for whoever wrote the reader.
+            bad.add(new BadLine(
+                    1,
+                    new Fault(
+                            "file",
+                            Fault.Rule.KIND,
+                            List.of("readable as CSV: each column named once, each quotation mark closed"))));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -128,7 +144,7 @@ public final class Csv {
         return best;
     }
 
-    private static void header(List<String> names, List<String> columns, List<String> needed, List<BadLine> bad) {
+    private static void header(List<String> names, List<String> columns, List<String> needed, Wrongs bad) {
         for (String name : names)
             if (!columns.contains(name.toLowerCase(Locale.ROOT)))
                 bad.add(new BadLine(1, new Fault(name, Fault.Rule.NO_FIELD, List.of(String.join(", ", columns)))));
@@ -141,18 +157,18 @@ public final class Csv {
     public static final class Line {
         private final CSVRecord cells;
         private final long number;
-        private final List<BadLine> bad;
+        private final Wrongs bad;
         private final int badBefore;
 
-        private Line(CSVRecord cells, long number, List<BadLine> bad) {
+        private Line(CSVRecord cells, long number, Wrongs bad) {
             this.cells = cells;
             this.number = number;
             this.bad = bad;
-            this.badBefore = bad.size();
+            this.badBefore = bad.inAll;
         }
 
         public boolean isGood() {
-            return bad.size() == badBefore;
+            return bad.inAll == badBefore;
         }
 
         public boolean has(String column) {

@@ -39,10 +39,15 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
+    /** More than that helps nobody, and an answer must not be much longer than its question. */
+    static final int MOST_TOLD = 100;
+
     private final Words words;
+    private final ProblemWriter problems;
     private final ApplicationEventPublisher events;
 
-    Problems(Words words, ApplicationEventPublisher events) {
+    Problems(Words words, ProblemWriter problems, ApplicationEventPublisher events) {
+        this.problems = problems;
         this.words = words;
         this.events = events;
     }
@@ -65,6 +70,7 @@ class Problems extends ResponseEntityExceptionHandler {
         problem.setProperty(
                 "troubles",
                 bad.troubles().stream()
+                        .limit(MOST_TOLD)
                         .map(t -> new FileError(
                                 t.line(),
                                 t.ladder(),
@@ -156,6 +162,7 @@ class Problems extends ResponseEntityExceptionHandler {
         problem.setProperty(
                 "errors",
                 faults.stream()
+                        .limit(MOST_TOLD)
                         .map(f -> new FieldError(f.field(), f.rule().name(), words.must(f)))
                         .toList());
         return answer(problem);
@@ -216,11 +223,7 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     private ProblemDetail problem(HttpStatus status, String key, Object... figures) {
-        ProblemDetail problem = ProblemDetail.forStatus(status);
-        problem.setType(java.net.URI.create("urn:marble:" + key));
-        problem.setTitle(words.of("problem." + key + ".title", figures));
-        problem.setDetail(words.of("problem." + key + ".detail", figures));
-        return problem;
+        return problems.problem(status, key, figures);
     }
 
     private static ResponseEntity<Object> answer(ProblemDetail problem) {

@@ -73,9 +73,10 @@ class ResultsController {
      * What a file brings, or would bring.
      *
      * @param added results that are not here yet; {@code same} those that are, by their id, and are left alone
+     * @param bad the first of what is wrong; {@code badInAll} how much is
      * @param kept whether anything was kept: never from a dry run, never from a file with a bad line
      */
-    record Brought(int added, int same, List<Csv.BadCell> bad, boolean kept) {}
+    record Brought(int added, int same, List<Csv.BadCell> bad, int badInAll, boolean kept) {}
 
     @GetMapping("/results.csv")
     void write(@PathVariable UUID id, HttpServletResponse response) throws IOException {
@@ -125,6 +126,6 @@ class ResultsController {
                 .toList();
         boolean keep = !file.dryRun() && read.bad().isEmpty();
         if (keep) progress.during(file.key(), fresh.size(), far -> records.add(id, fresh, far));
-        return new Brought(fresh.size(), read.rows().size() - fresh.size(), read.bad(), keep);
+        return new Brought(fresh.size(), read.rows().size() - fresh.size(), read.bad(), read.badInAll(), keep);
     }
 }

@@ -58,9 +58,11 @@ class RosterController {
      * What a file brings, or would bring, by the names as they are shown.
      *
      * @param same how many are there already just as the file has them
+     * @param bad the first of what is wrong; {@code badInAll} how much is
      * @param kept whether anything was kept: never from a dry run, never from a file with a bad line
      */
-    record RosterBrought(List<String> added, List<String> changed, int same, List<Csv.BadCell> bad, boolean kept) {}
+    record RosterBrought(
+            List<String> added, List<String> changed, int same, List<Csv.BadCell> bad, int badInAll, boolean kept) {}
 
     @GetMapping("/roster.csv")
     void write(@PathVariable UUID id, HttpServletResponse response) throws IOException {
@@ -108,7 +110,12 @@ class RosterController {
             for (PupilDetails d : added) c.add(new Pupil(UUID.randomUUID(), d));
         }
         return new RosterBrought(
-                added.stream().map(RosterController::name).toList(), changedNames, same, read.bad(), keep);
+                added.stream().map(RosterController::name).toList(),
+                changedNames,
+                same,
+                read.bad(),
+                read.badInAll(),
+                keep);
     }
 
     private static String name(PupilDetails d) {
