@@ -28,6 +28,8 @@ const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => 
 const SchoolView = lazy(() => import("./views/school/school-view").then((m) => ({ default: m.SchoolView })));
 const OwnAccount = lazy(() => import("./views/session/own-account").then((m) => ({ default: m.OwnAccount })));
 
+const TrustView = lazy(() => import("./views/trust/trust-view").then((m) => ({ default: m.TrustView })));
+
 const WallView = lazy(() => import("./views/wall/wall-view").then((m) => ({ default: m.WallView })));
 
 const views = [
@@ -51,6 +53,7 @@ export function App() {
     <Suspense fallback={<Loading what="the page" />}>
       <Routes>
         <Route path="/wall/:code?" element={<WallView />} />
+        <Route path="/trust" element={<TrustView />} />
         <Route path="*" element={<SignedIn />} />
       </Routes>
     </Suspense>

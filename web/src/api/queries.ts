@@ -31,6 +31,7 @@ import type {
   Space,
   Tried,
   TriedShare,
+  Trust,
 } from "./types";
 
 export const session = queryOptions({ queryKey: ["session"], queryFn: () => api<Session>("GET", "/session") });
@@ -47,6 +48,8 @@ export const helpers = queryOptions({
   queryKey: ["people", "helpers"],
   queryFn: () => api<HelperName[]>("GET", "/people/helpers"),
 });
+
+export const trust = queryOptions({ queryKey: ["trust"], queryFn: () => api<Trust>("GET", "/trust") });
 
 export const backups = queryOptions({
   queryKey: ["backups"],

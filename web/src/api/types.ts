@@ -34,6 +34,7 @@ export type Person = Schemas["PersonView"];
 export type PersonDoc = Schemas["PersonDoc"];
 export type Invited = Schemas["Invited"];
 export type PersonWithCode = Schemas["PersonWithCode"];
+export type Trust = Schemas["Trust"];
 export type BackupList = Schemas["BackupList"];
 export type BackupMade = Schemas["BackupMade"];
 export type DiskRoom = Schemas["DiskState"];

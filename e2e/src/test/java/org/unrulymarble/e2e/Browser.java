@@ -29,7 +29,16 @@ public final class Browser implements AutoCloseable {
     private String address = "";
 
     public Browser() {
+        this(Map.of());
+    }
+
+    /**
+     * @param environment of the browser, beside this one's
+     * @param more what else it is started with
+     */
+    public Browser(Map<String, String> environment, String... more) {
         ChromeOptions options = new ChromeOptions();
+        options.addArguments(more);
         options.setBinary(System.getenv().getOrDefault("CHROMIUM", "/usr/bin/chromium"));
         try {
             options.addArguments(
@@ -52,6 +61,7 @@ public final class Browser implements AutoCloseable {
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(new File(System.getenv().getOrDefault("CHROMEDRIVER", "/usr/bin/chromedriver")))
                 .usingAnyFreePort()
+                .withEnvironment(environment)
                 .build();
         driver = new ChromeDriver(service, options);
         size(1280, 800);

@@ -230,6 +230,15 @@ class EveryViewTest {
         browser.open("/school/audit");
         browser.seeText("signed in");
         sound();
+        browser.open("/school/backups");
+        browser.seeText("No backup yet");
+        browser.press("Make one now");
+        browser.seeText("Made and read back:");
+        sound();
+        browser.open("/trust");
+        browser.seeText("Before you begin on this device");
+        sound();
+        browser.open("/");
         browser.press("Sign out");
         browser.press("I have a one-time code");
         browser.labelled("One-time code");

@@ -26,6 +26,7 @@ public final class MarbleServer implements AutoCloseable {
     private final boolean demo;
     private final Path unpacked;
     private final int port;
+    private int httpsPort;
     private String heap;
     private Process process;
 
@@ -53,6 +54,20 @@ public final class MarbleServer implements AutoCloseable {
         return this;
     }
 
+    /** From its next start on it is open to other machines too, by an encrypted connection. */
+    public MarbleServer encrypted() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            httpsPort = socket.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return this;
+    }
+
+    public int httpsPort() {
+        return httpsPort;
+    }
+
     /** Starts it and waits until it answers. */
     public MarbleServer start() {
         try {
@@ -67,6 +82,8 @@ public final class MarbleServer implements AutoCloseable {
             builder.redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()));
             builder.environment().put("PORT", Integer.toString(port));
             builder.environment().put("MARBLE_DATA", data.toString());
+            builder.environment().put("MARBLE_HTTPS", Boolean.toString(httpsPort > 0));
+            if (httpsPort > 0) builder.environment().put("MARBLE_HTTPS_PORT", Integer.toString(httpsPort));
             process = builder.start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -80,6 +97,11 @@ public final class MarbleServer implements AutoCloseable {
         process.destroyForcibly();
         awaitEnd();
         return this;
+    }
+
+    /** Of its plain way in. */
+    public int port() {
+        return port;
     }
 
     public String address() {

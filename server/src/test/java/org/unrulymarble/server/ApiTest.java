@@ -18,6 +18,7 @@ import org.springframework.test.context.ActiveProfiles;
             "marble.hash-rounds-log2=4",
             "marble.data=target/test-data",
             "marble.nightly=false",
+            "marble.https=false",
             "springdoc.api-docs.enabled=true",
             "springdoc.writer-with-order-by-keys=true"
         })

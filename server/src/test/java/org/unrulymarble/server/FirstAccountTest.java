@@ -22,7 +22,8 @@ import org.unrulymarble.server.account.AccountService;
             "spring.datasource.url=jdbc:h2:mem:first;DB_CLOSE_DELAY=-1",
             "marble.hash-rounds-log2=4",
             "marble.data=target/test-data",
-            "marble.nightly=false"
+            "marble.nightly=false",
+            "marble.https=false"
         })
 @AutoConfigureMockMvc
 @Import(Api.class)

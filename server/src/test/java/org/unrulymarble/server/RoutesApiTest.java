@@ -32,6 +32,7 @@ class RoutesApiTest {
             "/api/audit",
             "/api/backups",
             "/api/disk",
+            "/api/trust",
             "/api/kit",
             "/api/spaces");
 

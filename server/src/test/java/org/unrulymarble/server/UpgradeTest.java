@@ -45,6 +45,7 @@ class UpgradeTest {
         }
         properties.add("marble.data", folder::toString);
         properties.add("marble.nightly", () -> "false");
+        properties.add("marble.https", () -> "false");
     }
 
     @Autowired

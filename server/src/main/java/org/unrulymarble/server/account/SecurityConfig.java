@@ -15,6 +15,7 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.unrulymarble.server.platform.ProblemWriter;
+import org.unrulymarble.server.tls.Https;
 
 @Configuration
 class SecurityConfig {
@@ -23,12 +24,13 @@ class SecurityConfig {
             + "img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, ProblemWriter problems)
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, ProblemWriter problems, Https https)
             throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/api/session", "/api/session/join", "/api/setup", "/api/wall/**")
+                                "/api/session", "/api/session/join", "/api/setup", "/api/wall/**", "/api/trust/**")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/actuator/health/**")
                         .permitAll()
@@ -46,7 +48,13 @@ class SecurityConfig {
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+                .headers(headers -> headers
+                        // A device that once trusted the school's own certificate asks for nothing else; ours may be
+                        // gone with the machine.
+                        .httpStrictTransportSecurity(hsts -> {
+                            if (!https.isSchools()) hsts.disable();
+                        })
+                        .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))

@@ -8,6 +8,7 @@ import org.springframework.boot.web.server.servlet.context.ServletWebServerAppli
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.server.account.AccountService;
+import org.unrulymarble.server.tls.Https;
 
 /** Tells whoever started the server where it is and how to come in. */
 @Component
@@ -15,8 +16,10 @@ class Greeting implements ApplicationRunner {
 
     private final AccountService accounts;
     private final ObjectProvider<DemoWorld> demo;
+    private final Https https;
 
-    Greeting(AccountService accounts, ObjectProvider<DemoWorld> demo) {
+    Greeting(AccountService accounts, ObjectProvider<DemoWorld> demo, Https https) {
+        this.https = https;
         this.accounts = accounts;
         this.demo = demo;
     }
@@ -33,6 +36,20 @@ class Greeting implements ApplicationRunner {
                 ? web.getWebServer().getPort()
                 : 0;
         StringBuilder words = new StringBuilder("\nUnruly Marble is ready: http://localhost:" + port + "\n");
+        if (https.isOn()) {
+            words.append("On other devices in the network: ")
+                    .append(String.join(" or ", https.addresses()))
+                    .append('\n');
+            if (!https.isSchools())
+                words.append("The first time open http://")
+                        .append(https.addresses().stream()
+                                .findFirst()
+                                .map(a -> a.replaceAll("^https://|:\\d+$", ""))
+                                .orElse("localhost"))
+                        .append(':')
+                        .append(port)
+                        .append(" there: the page says how a device comes to trust this machine.\n");
+        }
         if (demo.getIfAvailable() != null)
             words.append(
                     "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo, quay / quay-demo (administrator)\n");

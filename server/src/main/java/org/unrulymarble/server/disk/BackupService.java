@@ -83,7 +83,16 @@ class BackupService {
     }
 
     @EventListener(ApplicationReadyEvent.class)
-    void afterRestore() {
+    void afterStart() {
+        try {
+            OwnFiles.close(file.file());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        afterRestore();
+    }
+
+    private void afterRestore() {
         Path told = file.folder().resolve(RESTORED);
         if (!Files.exists(told)) return;
         try {

@@ -41,6 +41,11 @@ public class ClientAddress {
         return address;
     }
 
+    /** Whether one of the school's own proxies passed it on. */
+    public boolean isFromProxy(HttpServletRequest request) {
+        return isProxy(request.getRemoteAddr());
+    }
+
     /** Of the present request, or null outside of any. */
     public String now() {
         return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes here

@@ -48,7 +48,7 @@ import org.unrulymarble.server.audit.Audit;
 import tools.jackson.databind.JsonNode;
 
 /** A server on a disk that loses power, runs full, is backed up and forgets whom it has to forget. */
-@SpringBootTest(properties = {"marble.hash-rounds-log2=4", "marble.nightly=false"})
+@SpringBootTest(properties = {"marble.hash-rounds-log2=4", "marble.nightly=false", "marble.https=false"})
 @AutoConfigureMockMvc
 @Import({Api.class, DiskTest.SmallDisk.class})
 class DiskTest {
@@ -56,7 +56,7 @@ class DiskTest {
     private static final int WRITERS = 4;
     private static final int EACH = 60;
     private static final String OPTIONS =
-            ";PAGE_SIZE=2048;WRITE_DELAY=200;RETENTION_TIME=1000;MAX_COMPACT_TIME=3000;DB_CLOSE_ON_EXIT=FALSE";
+            ";WRITE_DELAY=200;RETENTION_TIME=1000;MAX_COMPACT_TIME=3000;DB_CLOSE_ON_EXIT=FALSE";
     private static Path folder;
     private static volatile long freeMb = 50_000;
 

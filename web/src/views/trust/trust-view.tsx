@@ -1,0 +1,161 @@
+import { useQuery } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import { renderSVG } from "uqr";
+import { trust } from "../../api/queries";
+import { Failed, Loading } from "../../ui/states";
+
+/** What a device sees that comes by a plain connection: how it comes to trust this machine, once, and where to go on. */
+export function TrustView() {
+  const asked = useQuery(trust);
+  if (asked.isPending) return <Loading what="the page" />;
+  if (asked.isLoadingError) return <Failed error={asked.error} again={() => asked.refetch()} />;
+  const { addresses, fingerprint } = asked.data;
+  const first = addresses[0];
+  if (!first)
+    return (
+      <Page>
+        <p>This connection needs nothing: the machine that you are at is the server itself, or the school encrypts.</p>
+        <a className="btn btn-main" href="/">
+          Open Unruly Marble
+        </a>
+      </Page>
+    );
+  return (
+    <Page>
+      <p className="max-w-prose">
+        What you do here travels encrypted, so that nobody in the network can read it. For that this device has to know
+        the server once.{" "}
+        {fingerprint === null
+          ? ""
+          : "It takes two minutes; ask whoever looks after the devices if a setting is locked."}
+      </p>
+      <ol className="grid gap-6 md:grid-cols-3">
+        {fingerprint !== null && (
+          <>
+            <Step number={1} title="Take the file" picture={<FilePicture />}>
+              <a className="btn btn-main" href="/api/trust/unruly-marble.crt" download="unruly-marble.crt">
+                unruly-marble.crt
+              </a>
+              <p className="mt-2">Say yes when the device asks whether it may be downloaded or opened.</p>
+            </Step>
+            <Step number={2} title="Let the device trust it" picture={<SwitchPicture />}>
+              <ul className="list-disc space-y-1 pl-5">
+                <li>
+                  Where settings have <strong>profiles</strong>: Settings, profile downloaded, Install. Then General,
+                  About, Certificate trust settings: switch it on.
+                </li>
+                <li>
+                  Where settings have <strong>security</strong>: search for “certificate”, Install a CA certificate,
+                  choose the file.
+                </li>
+                <li>
+                  On a computer: the browser’s settings, search for “certificates”, authorities, Import; tick
+                  “websites”.
+                </li>
+              </ul>
+            </Step>
+          </>
+        )}
+        <Step number={fingerprint === null ? 1 : 3} title="Open this address" picture={<LockPicture />}>
+          <p>
+            <a href={first} className="text-lg font-bold break-all">
+              {first}
+            </a>
+          </p>
+          <div
+            className="mt-2 w-40 bg-white p-2"
+            role="img"
+            aria-label={`QR code of ${first}`}
+            // biome-ignore lint/security/noDangerouslySetInnerHtml: the drawing is made here, from the server's own address
+            dangerouslySetInnerHTML={{ __html: renderSVG(first) }}
+          />
+          {addresses.length > 1 && <p className="mt-2 text-sm">or {addresses.slice(1).join(" or ")}</p>}
+        </Step>
+      </ol>
+      {fingerprint !== null && (
+        <p className="max-w-prose text-sm text-soft">
+          The file is good for this server alone: it cannot speak for any other address. Its fingerprint, to compare
+          with the one that others see: <span className="clock break-all">{fingerprint}</span>
+        </p>
+      )}
+    </Page>
+  );
+}
+
+function Page({ children }: { children: ReactNode }) {
+  return (
+    <main className="mx-auto min-h-dvh max-w-6xl space-y-6 bg-sheet px-4 py-8 sm:px-7">
+      <h1 className="flex items-center gap-3">
+        <img src="/marble.svg" alt="" width="38" height="38" /> Before you begin on this device
+      </h1>
+      {children}
+    </main>
+  );
+}
+
+function Step({
+  number,
+  title,
+  picture,
+  children,
+}: {
+  number: number;
+  title: string;
+  picture: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <li className="border-t-8 border-throw bg-tint p-4">
+      {picture}
+      <h2 className="mt-3 mb-2">
+        {number} · {title}
+      </h2>
+      {children}
+    </li>
+  );
+}
+
+/** A tablet with something on it. */
+function Tablet({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <svg viewBox="0 0 160 100" className="h-28 w-full" role="img" aria-label={label}>
+      <rect x="12" y="6" width="136" height="88" rx="9" className="fill-sheet stroke-ink" strokeWidth="3" />
+      {children}
+    </svg>
+  );
+}
+
+function FilePicture() {
+  return (
+    <Tablet label="A file comes down to a tablet">
+      <path d="M62 20h24l12 12v48H62z" className="fill-none stroke-ink" strokeWidth="3" strokeLinejoin="round" />
+      <path d="M80 40v26m-9-9 9 10 9-10" className="fill-none stroke-throw" strokeWidth="4" strokeLinecap="round" />
+    </Tablet>
+  );
+}
+
+function SwitchPicture() {
+  return (
+    <Tablet label="In the settings a switch is put on">
+      {[26, 46, 66].map((y, i) => (
+        <g key={y}>
+          <rect x="30" y={y} width="54" height="7" rx="3" className="fill-rule" />
+          <rect x="102" y={y - 3} width="28" height="14" rx="7" className={i === 2 ? "fill-throw" : "fill-rule"} />
+          <circle cx={i === 2 ? 123 : 109} cy={y + 4} r="5" className="fill-sheet" />
+        </g>
+      ))}
+    </Tablet>
+  );
+}
+
+function LockPicture() {
+  return (
+    <Tablet label="The address with a closed lock before it">
+      <rect x="26" y="22" width="108" height="18" rx="9" className="fill-none stroke-ink" strokeWidth="3" />
+      <rect x="34" y="29" width="9" height="7" className="fill-ink" />
+      <path d="M36 29v-2a2.5 2.5 0 0 1 5 0v2" className="fill-none stroke-ink" strokeWidth="2" />
+      <rect x="50" y="28" width="62" height="6" rx="3" className="fill-rule" />
+      <circle cx="80" cy="66" r="14" className="fill-throw" />
+    </Tablet>
+  );
+}
