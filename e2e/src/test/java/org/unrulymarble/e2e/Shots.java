@@ -73,6 +73,11 @@ public final class Shots {
         browser.press("Net store");
         browser.see("[aria-label='Length, m long,']");
         picture("store-spaces");
+
+        browser.signIn("quay");
+        browser.press("School");
+        browser.see("[aria-label='Role of Helper']");
+        picture("school");
     }
 
     private void ladders() {
@@ -122,7 +127,6 @@ public final class Shots {
                 "for the save",
                 d -> browser.see("[data-testid=save-state]").getText().equals("Saved"));
         browser.script("window.scrollTo(0, 0)");
-        picture("plan-past-the-bell");
         browser.script("document.querySelector('[data-testid=findings]').scrollIntoView()");
         picture("plan-findings");
         browser.press("Undo");
