@@ -225,8 +225,8 @@ class LadderJourneyTest {
         browser.type(browser.labelled("One-time code"), code.group(1));
         browser.type(browser.labelled("Name to sign in with"), "rowe");
         browser.type(browser.labelled("Name to be shown"), "Ms Rowe");
-        browser.type(browser.labelled("Password"), "a-long-enough-one");
-        browser.press("Make the first teacher");
+        browser.type(browser.labelled("New password"), "a-long-enough-one");
+        browser.press("Make the first account");
         browser.see("nav[aria-label=Views]");
     }
 }

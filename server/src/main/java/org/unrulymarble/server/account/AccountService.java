@@ -131,6 +131,10 @@ public class AccountService {
         return accounts.count() == 0;
     }
 
+    public boolean isKnown(String username) {
+        return accounts.findByUsername(normal(username)).isPresent();
+    }
+
     public String setupCode() {
         return setupCode;
     }

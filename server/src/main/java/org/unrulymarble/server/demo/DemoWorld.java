@@ -37,6 +37,7 @@ import org.unrulymarble.server.store.SpaceRow;
 class DemoWorld {
 
     private static final int LESSONS_BEFORE = 11;
+    private static final String OFFICE = "quay";
     private static final String NEXT_LESSON = "Sail loft, wet Tuesday";
     private static final List<List<String>> TAUGHT = List.of(
             List.of("low-and-loud-dribble", "clap-and-collect", "sock-bullseye"),
@@ -74,7 +75,7 @@ class DemoWorld {
 
     @Transactional
     void fill() {
-        accounts.create("quay", "School office", "quay-demo", Role.ADMINISTRATOR);
+        office();
         Account okafor = accounts.create("okafor", "Ms Okafor-Lind", "okafor-demo", Role.TEACHER);
         Account brambell = accounts.create("brambell", "Mr Brambell", "brambell-demo", Role.TEACHER);
         Account helper = accounts.create("helper", "Helper", "helper-demo", Role.HELPER);
@@ -120,6 +121,8 @@ class DemoWorld {
     /** Moves the whole world on by whole weeks once its next lesson has gone by, so that the demo never looks stale. */
     @Transactional
     void keepFresh() {
+        // A demo from before there was an administrator gets one too.
+        if (!accounts.isKnown(OFFICE)) office();
         LocalDate next = (LocalDate) store.createQuery("select max(l.onDay) from LessonRow l where l.name = :name")
                 .setParameter("name", NEXT_LESSON)
                 .getSingleResult();
@@ -130,6 +133,10 @@ class DemoWorld {
             store.createNativeQuery("update " + table + " set on_day = on_day + " + days)
                     .executeUpdate();
         store.createNativeQuery("update ladder_record set for_day = null").executeUpdate();
+    }
+
+    private void office() {
+        accounts.create(OFFICE, "School office", OFFICE + "-demo", Role.ADMINISTRATOR);
     }
 
     private LocalDate next(DayOfWeek day) {

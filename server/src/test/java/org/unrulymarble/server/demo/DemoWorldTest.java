@@ -32,6 +32,17 @@ class DemoWorldTest {
         assertThat(lastTry()).isEqualTo(lastTry.plusDays(21));
     }
 
+    @Test
+    @Transactional
+    void a_demo_from_before_there_was_an_administrator_gets_one() {
+        sql.update("delete from account where username = 'quay'");
+
+        demo.keepFresh();
+
+        assertThat(sql.queryForObject("select role from account where username = 'quay'", String.class))
+                .isEqualTo("ADMINISTRATOR");
+    }
+
     private LocalDate nextLesson() {
         return sql.queryForObject(
                 "select max(on_day) from lesson where name = 'Sail loft, wet Tuesday'", LocalDate.class);
