@@ -8,6 +8,8 @@ import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
+import org.springframework.boot.logging.LogLevel;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.Environment;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -22,20 +24,25 @@ public class MarbleApplication {
     private static final int FIRST_PORT = 8080;
 
     public static void main(String[] args) {
-        if (args.length > 0 && Commands.WORDS.contains(args[0]))
+        if (args.length > 0 && Commands.WORDS.contains(args[0])) {
+            LoggingSystem.get(MarbleApplication.class.getClassLoader())
+                    .setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.ERROR);
             System.exit(new Commands(System.getenv(), System.out).run(List.of(args)));
+        }
         String port = System.getenv("PORT");
         if (port == null && System.getProperty("server.port") == null)
             System.setProperty("server.port", Integer.toString(freePort()));
         SpringApplication app = new SpringApplication(MarbleApplication.class);
-        app.addListeners(
-                (ApplicationListener<ApplicationEnvironmentPreparedEvent>) e -> checkBeforeStart(e.getEnvironment()));
-        try {
-            app.run(args);
-        } catch (StoreFile.CannotStart e) {
-            System.err.println(e.getMessage());
-            System.exit(1);
-        }
+        app.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) e -> {
+            try {
+                checkBeforeStart(e.getEnvironment());
+            } catch (StoreFile.CannotStart told) {
+                // Nothing has begun yet that would have to be ended; a trace would only hide the sentence.
+                System.err.println(told.getMessage());
+                System.exit(1);
+            }
+        });
+        app.run(args);
     }
 
     /** Whatever would keep the server from starting is told in one sentence, before the data is touched. */
