@@ -57,8 +57,9 @@ class CollectJourneyTest {
         assertThat(browser.see(SHEET + " h2").getText()).startsWith("How long did the course take");
         browser.labelled("Amaru T.").sendKeys("0:18", Keys.ENTER);
         run.awaitSent();
-        // The third block was skipped and the first left at once: nobody misses their numbers.
-        assertThat(browser.see(SHEET).getText()).doesNotContain("1 Wall and back", "3 Low and loud");
+        // The third block was skipped: nobody misses its numbers. Whether the first was worked for a second is the
+        // machine's affair.
+        assertThat(browser.see(SHEET).getText()).doesNotContain("3 Low and loud");
         run.finish();
 
         assertThat(browser.see("[data-testid=recorded]").getText()).contains("broken off after", "18.0 s");
