@@ -4,6 +4,7 @@ import { expect, it, vi } from "vitest";
 import type { Crew, Measure, Run, RunEvent, Segment } from "../../api/types";
 import { Collect } from "./collect";
 import { Played, standing, tallies } from "./log";
+import { missingIn } from "./missing";
 
 const pupils = Array.from({ length: 12 }, (_, i) => ({ pupilId: `p${i}`, name: `Pupil ${i}` }));
 const crews: Crew[] = Array.from({ length: 6 }, (_, i) => ({
@@ -31,6 +32,7 @@ function sheet(
   const block = {
     ladderId: "l",
     rungId: "r",
+    counted: true,
     modifiers: [],
     sides,
     reps,
@@ -182,4 +184,16 @@ it("asks back a number that hands cannot make in the time", () => {
   type("999");
   expect(screen.getByRole("alert")).toHaveTextContent("Really 999? 200 in 20 s is the most");
   expect(told(record)).toEqual([]);
+});
+
+it.each([
+  [999, 0],
+  [1000, 6],
+])("asks for no number of a round that was left after %i ms: %i are missing", (leftMs, missing) => {
+  const run = sheet(["NONE"], null);
+  const moved = (id: string, atMs: number, type: "GO" | "NEXT", segmentNo: number) =>
+    ({ id, atMs, device: "d", what: { type, segment: segmentNo, offsetMs: 0 } }) as RunEvent;
+  const events = standing([moved("1", 5000, "GO", 0), moved("2", 5000 + leftMs, "NEXT", 1)]);
+
+  expect(missingIn(run, 0, new Played(run.sheet.script, events), tallies(events), 90_000)).toBe(missing);
 });

@@ -199,12 +199,17 @@ function Invite({ must, onMake }: { must: (f: string) => string | undefined; onM
     <form onSubmit={send} className="my-3 flex flex-wrap items-end gap-4 bg-tint p-4">
       {text("displayName", "Name to be shown")}
       {text("username", "Name to sign in with")}
-      <Choice
-        label="Role"
-        value={doc.role}
-        options={roles.map((value) => ({ value, text: roleWord[value] }))}
-        onChange={(role) => setDoc({ ...doc, role })}
-      />
+      <div className="flex flex-col gap-1">
+        <span className="text-sm font-semibold" aria-hidden>
+          Role
+        </span>
+        <Choice
+          label="Role"
+          value={doc.role}
+          options={roles.map((value) => ({ value, text: roleWord[value] }))}
+          onChange={(role) => setDoc({ ...doc, role })}
+        />
+      </div>
       <button type="submit" className="btn btn-main">
         Make the account and its code
       </button>

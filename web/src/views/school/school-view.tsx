@@ -1,4 +1,4 @@
-import { NavLink, useParams } from "react-router";
+import { Parts } from "../../ui/parts";
 import { Audit } from "./audit";
 import { Backups } from "./backups";
 import { People } from "./people";
@@ -11,23 +11,5 @@ const parts = [
 
 /** For the administrator: who may come in, what was done, and what is kept safe. */
 export function SchoolView() {
-  const { part = "people" } = useParams();
-  const Shown = parts.find(([id]) => id === part)?.[2] ?? People;
-  return (
-    <>
-      <nav aria-label="School" className="mb-6 flex flex-wrap gap-2">
-        {parts.map(([id, name]) => (
-          <NavLink
-            key={id}
-            to={id === "people" ? "/school" : `/school/${id}`}
-            end
-            className={({ isActive }) => `btn no-underline ${isActive ? "btn-main" : ""}`}
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
-      <Shown />
-    </>
-  );
+  return <Parts name="School" at="/school" parts={parts} />;
 }

@@ -1,4 +1,4 @@
-import { NavLink, useParams } from "react-router";
+import { Parts } from "../../ui/parts";
 import { Classes } from "./classes";
 import { KitStoreView } from "./kit-store";
 import { Spaces } from "./spaces";
@@ -11,23 +11,5 @@ const parts = [
 
 /** What there is: classes with their pupils, spaces, kit. */
 export function StoreView() {
-  const { part = "classes" } = useParams();
-  const Shown = parts.find(([id]) => id === part)?.[2] ?? Classes;
-  return (
-    <>
-      <nav aria-label="Store" className="mb-6 flex flex-wrap gap-2">
-        {parts.map(([id, name]) => (
-          <NavLink
-            key={id}
-            to={id === "classes" ? "/store" : `/store/${id}`}
-            end
-            className={({ isActive }) => `btn no-underline ${isActive ? "btn-main" : ""}`}
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
-      <Shown />
-    </>
-  );
+  return <Parts name="Store" at="/store" parts={parts} />;
 }
