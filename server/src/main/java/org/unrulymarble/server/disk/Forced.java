@@ -6,8 +6,6 @@ import java.sql.Statement;
 import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
 import org.springframework.jdbc.datasource.DataSourceUtils;
-import org.springframework.jdbc.support.JdbcUtils;
-import org.springframework.jdbc.support.MetaDataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionExecution;
@@ -48,33 +46,41 @@ class Forced implements TransactionExecutionListener {
         force(committed.incrementAndGet());
     }
 
+    /**
+     * On the connection that has just committed, if one has. It is there before anybody waits for the others: whoever holds them all may wait for the one
+     * who forces.
+     */
     private void force(long mine) {
-        synchronized (oneAtATime) {
-            if (forced >= mine) return;
-            long all = committed.get();
-            if (isNeeded()) checkpoint();
-            forced = all;
-        }
-    }
-
-    /** On the connection that has just committed, if one has: another one might have to be waited for by all who have one. */
-    private void checkpoint() {
         Connection here = DataSourceUtils.getConnection(source);
-        try (Statement force = here.createStatement()) {
-            force.execute("checkpoint sync");
-        } catch (SQLException e) {
-            throw new NotForced(e);
+        try {
+            force(mine, here);
         } finally {
             DataSourceUtils.releaseConnection(here, source);
         }
     }
 
-    private boolean isNeeded() {
+    private void force(long mine, Connection here) {
+        synchronized (oneAtATime) {
+            if (forced >= mine) return;
+            long all = committed.get();
+            if (isNeeded(here)) checkpoint(here);
+            forced = all;
+        }
+    }
+
+    private static void checkpoint(Connection here) {
+        try (Statement force = here.createStatement()) {
+            force.execute("checkpoint sync");
+        } catch (SQLException e) {
+            throw new NotForced(e);
+        }
+    }
+
+    private boolean isNeeded(Connection here) {
         if (needed == null)
             try {
-                needed = JdbcUtils.extractDatabaseMetaData(
-                        source, m -> m.getDatabaseProductName().equals("H2"));
-            } catch (MetaDataAccessException e) {
+                needed = here.getMetaData().getDatabaseProductName().equals("H2");
+            } catch (SQLException e) {
                 throw new NotForced(e);
             }
         return needed;

@@ -185,7 +185,8 @@ public class RunService {
         else scoresOnWall.remove(runId);
     }
 
-    /** Whether the wall of a run that was opened here may hear what is scored. */
+    /** Whether the wall of a run that was opened here may hear what is scored. Asked for each tap and wall, so it opens no transaction. */
+    @Transactional(propagation = Propagation.SUPPORTS)
     boolean scoresOnWall(UUID runId) {
         return scoresOnWall.contains(runId);
     }

@@ -7,6 +7,9 @@ import java.nio.channels.FileLock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import org.h2.store.fs.FileBase;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
@@ -22,6 +25,7 @@ public class WatchedDisk extends FilePathWrapper {
     private static final List<Step> STEPS = new ArrayList<>();
     private static byte[] before;
     private static int forces;
+    private static final AtomicReference<CountDownLatch> hold = new AtomicReference<>();
     private static volatile boolean full;
 
     static void register() {
@@ -33,6 +37,13 @@ public class WatchedDisk extends FilePathWrapper {
         before = file;
         STEPS.clear();
         forces = 0;
+    }
+
+    /** The next force waits until the latch is counted down. */
+    static CountDownLatch holdNextForce() {
+        CountDownLatch until = new CountDownLatch(1);
+        hold.set(until);
+        return until;
     }
 
     /** How often it was forced so far. */
@@ -153,6 +164,12 @@ public class WatchedDisk extends FilePathWrapper {
 
         @Override
         public void force(boolean metaData) throws IOException {
+            CountDownLatch until = hold.getAndSet(null);
+            try {
+                if (until != null && !until.await(60, TimeUnit.SECONDS)) throw new IOException("held too long");
+            } catch (InterruptedException e) {
+                throw new IOException(e);
+            }
             base.force(metaData);
             note(new Step(0, null, true));
         }
