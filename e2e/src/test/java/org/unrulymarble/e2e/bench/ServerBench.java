@@ -26,6 +26,9 @@ import org.unrulymarble.e2e.MarbleServer;
 /** Measures what the issues put numbers on: bundle, start, a change of the plan as seen on screen, saves before kill -9. Bounded. */
 public final class ServerBench {
 
+    /** All of it holds in so much. */
+    private static final String HEAP = "512m";
+
     private static final Set<String> PARTS = new TreeSet<>(List.of(
             "bundle", "starts", "plan", "drags", "findings", "clock", "pads", "load", "load-kills", "kills", "school"));
     private static final int KILLS = 20;
@@ -44,7 +47,7 @@ public final class ServerBench {
         if (parts.contains("school")) SchoolBench.run(app);
         if (parts.equals(Set.of("school"))) System.exit(0);
         // Work is measured on the server that a teacher gets: with both compilers.
-        try (MarbleServer server = new MarbleServer(true, app).start();
+        try (MarbleServer server = new MarbleServer(true, app).heap(HEAP).start();
                 Browser browser = new Browser().at(server.address())) {
             browser.signIn("okafor");
             if (parts.contains("plan")) planChanges(browser);

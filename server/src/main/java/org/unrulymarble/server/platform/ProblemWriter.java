@@ -31,6 +31,11 @@ public class ProblemWriter {
         return problem;
     }
 
+    /** As it is sent, where there is no response of a servlet. */
+    public byte[] bytes(HttpStatus status, String key, Object... figures) {
+        return json.writeValueAsBytes(problem(status, key, figures));
+    }
+
     public void write(HttpServletResponse response, HttpStatus status, String key, Object... figures)
             throws IOException {
         response.setStatus(status.value());

@@ -111,6 +111,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ResponseEntity<Object> tooManyWalls(TooManyWalls e) {
+        return answer(problem(HttpStatus.TOO_MANY_REQUESTS, "walls", e.most()));
+    }
+
+    @ExceptionHandler
     ResponseEntity<Object> denied(AccessDeniedException e) {
         return answer(problem(HttpStatus.FORBIDDEN, "forbidden"));
     }

@@ -17,6 +17,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
@@ -25,6 +26,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.run.RunEvent;
 import org.unrulymarble.server.account.AccessChanged;
+import org.unrulymarble.server.platform.TooManyWalls;
 
 /** Keeps the screens of a run together: whatever is appended goes to all that listen. A slow screen holds up no other. */
 @Component
@@ -33,6 +35,8 @@ class RunStreams {
     private static final int BEAT_SEC = 10;
     private static final int SENDERS = 4;
     private static final long NO_END = 0;
+    /** Of one run: every one of them is told every tap. */
+    private static final int MOST_WALLS = 100;
 
     private final Map<UUID, List<Listener>> listeners = new ConcurrentHashMap<>();
     private final ScheduledExecutorService senders = Executors.newScheduledThreadPool(SENDERS, task -> {
@@ -76,9 +80,11 @@ class RunStreams {
     /**
      * Tells a new listener all that is known, and then what comes.
      *
+     * @throws TooManyWalls for one wall more than a run may have
      * @param log asked once the listener hears what comes, so that nothing falls between
      */
     SseEmitter listen(UUID runId, Ear ear, Supplier<List<RunEvent>> log) {
+        if (ear.isWall() && walls(runId).count() >= MOST_WALLS) throw new TooManyWalls(MOST_WALLS);
         SseEmitter emitter = new SseEmitter(NO_END);
         Listener listener = new Listener(emitter, ear);
         List<Listener> all = listeners.computeIfAbsent(runId, id -> new CopyOnWriteArrayList<>());
@@ -97,9 +103,11 @@ class RunStreams {
 
     /** Ends all walls of a run, once they have heard what was told before. */
     void closeWalls(UUID runId) {
-        listeners.getOrDefault(runId, List.of()).stream()
-                .filter(l -> l.ear.isWall())
-                .forEach(Listener::end);
+        walls(runId).forEach(Listener::end);
+    }
+
+    private Stream<Listener> walls(UUID runId) {
+        return listeners.getOrDefault(runId, List.of()).stream().filter(l -> l.ear.isWall());
     }
 
     /** What an account may hear has changed: whoever still may listens anew. */

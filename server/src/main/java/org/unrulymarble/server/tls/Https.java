@@ -4,26 +4,34 @@ import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.security.KeyStore;
 import java.time.Clock;
 import java.util.List;
-import org.apache.catalina.connector.Connector;
-import org.apache.coyote.http11.AbstractHttp11Protocol;
-import org.apache.tomcat.util.net.SSLHostConfig;
-import org.apache.tomcat.util.net.SSLHostConfigCertificate;
+import org.eclipse.jetty.server.HttpConfiguration;
+import org.eclipse.jetty.server.HttpConnectionFactory;
+import org.eclipse.jetty.server.SecureRequestCustomizer;
+import org.eclipse.jetty.server.ServerConnector;
+import org.eclipse.jetty.server.SslConnectionFactory;
+import org.eclipse.jetty.util.ssl.SslContextFactory;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.jetty.servlet.JettyServletWebServerFactory;
+import org.springframework.boot.ssl.pem.PemSslStoreBundle;
+import org.springframework.boot.ssl.pem.PemSslStoreDetails;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
+import org.springframework.core.annotation.Order;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /** The encrypted way in, beside the plain one for the machine itself: with the machine's own certificate, or with the school's. */
 @Component
-public class Https implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+@Order(0)
+public class Https implements WebServerFactoryCustomizer<JettyServletWebServerFactory> {
 
     private static final Logger LOG = LoggerFactory.getLogger(Https.class);
     private static final int FIRST_PORT = 8443;
+    private static final String HTTP_1_1 = "http/1.1";
 
     private final boolean on;
     private final String certificate;
@@ -32,7 +40,8 @@ public class Https implements WebServerFactoryCustomizer<TomcatServletWebServerF
     private final OwnAuthority authority;
     private final Clock clock;
     private MachineNames names;
-    private Connector connector;
+    private final SslContextFactory.Server tls = new SslContextFactory.Server();
+    private ServerConnector connector;
 
     Https(
             @Value("${marble.https}") boolean on,
@@ -50,34 +59,45 @@ public class Https implements WebServerFactoryCustomizer<TomcatServletWebServerF
     }
 
     @Override
-    public void customize(TomcatServletWebServerFactory factory) {
+    public void customize(JettyServletWebServerFactory factory) {
         if (!on) return;
         names = MachineNames.now();
+        tls.setIncludeProtocols("TLSv1.2", "TLSv1.3");
         try {
-            SSLHostConfig tls = new SSLHostConfig();
-            tls.setProtocols("TLSv1.2+TLSv1.3");
-            SSLHostConfigCertificate mine = new SSLHostConfigCertificate(tls, SSLHostConfigCertificate.Type.UNDEFINED);
-            if (isSchools()) {
-                mine.setCertificateFile(Path.of(certificate).toAbsolutePath().toString());
-                mine.setCertificateKeyFile(Path.of(key).toAbsolutePath().toString());
-            } else {
+            if (isSchools()) tls.setKeyStore(schools());
+            else {
                 authority.ensure(names, clock.instant());
-                mine.setCertificateKeystoreFile(authority.keys().toString());
-                mine.setCertificateKeystoreType("PKCS12");
-                mine.setCertificateKeystorePassword(authority.password());
-                mine.setCertificateKeyAlias("server");
+                useOwn(tls);
             }
-            tls.addCertificate(mine);
-            connector = new Connector("org.apache.coyote.http11.Http11NioProtocol");
-            connector.setPort(wantedPort > 0 ? wantedPort : freePort());
-            connector.setScheme("https");
-            connector.setSecure(true);
-            connector.setProperty("SSLEnabled", "true");
-            connector.addSslHostConfig(tls);
-            factory.addAdditionalConnectors(connector);
         } catch (IOException e) {
             throw new IllegalStateException("The certificate could not be made: " + e.getMessage(), e);
         }
+        factory.addServerCustomizers(server -> {
+            HttpConfiguration config = new HttpConfiguration();
+            // By its address too, for which a device sends no name along.
+            config.addCustomizer(new SecureRequestCustomizer(false));
+            connector = new ServerConnector(
+                    server, new SslConnectionFactory(tls, HTTP_1_1), new HttpConnectionFactory(config));
+            connector.setPort(wantedPort > 0 ? wantedPort : freePort());
+            server.addConnector(connector);
+        });
+    }
+
+    private void useOwn(SslContextFactory.Server tls) throws IOException {
+        tls.setKeyStorePath(authority.keys().toUri().toString());
+        tls.setKeyStoreType("PKCS12");
+        tls.setKeyStorePassword(authority.password());
+        tls.setCertAlias("server");
+    }
+
+    private KeyStore schools() throws IOException {
+        PemSslStoreDetails pem =
+                PemSslStoreDetails.forCertificate(file(certificate)).withPrivateKey(file(key));
+        return new PemSslStoreBundle(pem, null).getKeyStore();
+    }
+
+    private static String file(String path) {
+        return Path.of(path).toAbsolutePath().toUri().toString();
     }
 
     /** Whether devices in the network are let in by an encrypted connection only. */
@@ -111,8 +131,9 @@ public class Https implements WebServerFactoryCustomizer<TomcatServletWebServerF
             MachineNames now = MachineNames.now();
             if (!authority.ensure(now, clock.instant())) return;
             names = now;
-            ((AbstractHttp11Protocol<?>) connector.getProtocolHandler()).reloadSslHostConfigs();
-        } catch (IOException e) {
+            useOwn(tls);
+            tls.reload(fresh -> {});
+        } catch (Exception e) {
             LOG.warn("The certificate could not be renewed: {}", e.getMessage());
         }
     }
