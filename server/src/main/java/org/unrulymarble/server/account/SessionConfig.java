@@ -4,9 +4,11 @@ import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.datasource.DelegatingDataSource;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.jdbc.config.annotation.SpringSessionDataSource;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
@@ -28,10 +30,17 @@ class SessionConfig {
                 """);
     }
 
+    /** Sessions come and go on connections of their own: what else the request does in a transaction, reading only it may be, is not theirs. */
+    @Bean(defaultCandidate = false)
+    @SpringSessionDataSource
+    DataSource sessionStore(DataSource store) {
+        return new DelegatingDataSource(store);
+    }
+
     /** Each request reads its session: a transaction of the plain kind does, without a session of Hibernate's around it. */
     @Bean
-    TransactionOperations springSessionTransactionOperations(DataSource store) {
-        TransactionTemplate plain = new TransactionTemplate(new JdbcTransactionManager(store));
+    TransactionOperations springSessionTransactionOperations(@SpringSessionDataSource DataSource sessionStore) {
+        TransactionTemplate plain = new TransactionTemplate(new JdbcTransactionManager(sessionStore));
         plain.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         return plain;
     }

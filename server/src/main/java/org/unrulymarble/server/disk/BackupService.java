@@ -11,6 +11,7 @@ import java.util.UUID;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -34,12 +35,19 @@ class BackupService {
     private final Backups backups;
     private final StoreFile file;
     private final Audit audit;
+    private final boolean elsewhere;
 
-    BackupService(DataSource source, Backups backups, StoreFile file, Audit audit) {
+    BackupService(
+            DataSource source,
+            Backups backups,
+            StoreFile file,
+            Audit audit,
+            @Value(DiskConfig.ELSEWHERE) boolean elsewhere) {
         this.source = source;
         this.backups = backups;
         this.file = file;
         this.audit = audit;
+        this.elsewhere = elsewhere;
     }
 
     /**
@@ -49,10 +57,17 @@ class BackupService {
      * @throws BackupFile.Bad with the reason
      */
     synchronized Backups.Made make(UUID accountId) {
+        Backups.Made made = made();
+        audit.note(accountId, Audit.Kind.BACKUP_MADE, made.file().getFileName());
+        return made;
+    }
+
+    private Backups.Made made() {
+        if (elsewhere)
+            throw new BackupFile.Bad(
+                    "the data is in PostgreSQL, which has its own way: pg_dump, see docs/operations.md");
         try (Connection open = source.getConnection()) {
-            Backups.Made made = backups.make(open);
-            audit.note(accountId, Audit.Kind.BACKUP_MADE, made.file().getFileName());
-            return made;
+            return backups.make(open);
         } catch (IOException e) {
             throw new BackupFile.Bad("the folder " + backups.folder() + " did not take it: " + e.getMessage(), e);
         } catch (SQLException e) {
@@ -63,7 +78,7 @@ class BackupService {
     @Scheduled(fixedDelayString = "PT1S")
     void ifWanted() {
         Path wish = file.folder().resolve(WISH);
-        if (!Files.exists(wish)) return;
+        if (elsewhere || !Files.exists(wish)) return;
         try {
             String key = UUID.fromString(Files.readString(wish).strip()).toString();
             Files.delete(wish);
@@ -84,6 +99,7 @@ class BackupService {
 
     @EventListener(ApplicationReadyEvent.class)
     void afterStart() {
+        if (elsewhere) return;
         try {
             OwnFiles.close(file.file());
         } catch (IOException e) {

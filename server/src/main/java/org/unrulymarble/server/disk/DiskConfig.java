@@ -11,6 +11,9 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class DiskConfig {
 
+    /** Whether the data lies in a PostgreSQL, which looks after it, and not in a file of ours. */
+    static final String ELSEWHERE = "#{'${spring.datasource.url}'.startsWith('jdbc:postgresql:')}";
+
     @Bean
     StoreFile storeFile(@Value("${marble.data}") Path folder, @Value("${marble.store}") String store) {
         return new StoreFile(folder, store);

@@ -40,14 +40,15 @@ class NightWatch {
             Erasures erasures,
             StoreFile file,
             Clock clock,
-            @Value("${marble.nightly}") boolean on) {
+            @Value("${marble.nightly}") boolean on,
+            @Value(DiskConfig.ELSEWHERE) boolean elsewhere) {
         this.backups = backups;
         this.kept = kept;
         this.compaction = compaction;
         this.erasures = erasures;
         this.file = file;
         this.clock = clock;
-        this.on = on;
+        this.on = on && !elsewhere;
     }
 
     String wrong() {

@@ -16,7 +16,7 @@ class OwnLadderRow {
     private String id;
 
     /** A file of one ladder in JSON, so that it is read as any file is. */
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
     private String body;
 
     private boolean retired;

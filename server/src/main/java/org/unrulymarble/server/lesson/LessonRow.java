@@ -23,7 +23,7 @@ class LessonRow {
     private LocalDate onDay;
 
     /** The core's Lesson as JSON: always read and written whole. */
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
     @Column(name = "plan")
     private String plan;
 

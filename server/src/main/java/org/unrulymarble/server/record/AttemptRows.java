@@ -24,8 +24,10 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             "select distinct a.onDay from AttemptRow a where a.pupilId = :pupilId and not a.struck order by a.onDay desc")
     List<LocalDate> daysOfPupil(UUID pupilId);
 
+    /** In one order on every store: sums that are added up otherwise differ in their last digits. */
     @QueryHints(@QueryHint(name = "org.hibernate.readOnly", value = "true"))
-    List<AttemptRow> findByClassIdAndLadderIdInAndStruckFalse(UUID classId, Collection<String> ladderIds);
+    List<AttemptRow> findByClassIdAndLadderIdInAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(
+            UUID classId, Collection<String> ladderIds);
 
     @QueryHints(@QueryHint(name = "org.hibernate.readOnly", value = "true"))
     List<AttemptRow> findByClassIdAndStruckFalseAndOnDayBetween(UUID classId, LocalDate from, LocalDate to);

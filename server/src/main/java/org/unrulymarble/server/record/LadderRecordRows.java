@@ -33,23 +33,27 @@ interface LadderRecordRows extends JpaRepository<LadderRecordRow, LadderRecordRo
 
     @Query("""
             select r.pupilId as pupilId, r.ladderId as ladderId, r.brief as told
-            from LadderRecordRow r where r.classId = :classId and r.forDay = :today and r.madeBy = :maker""")
+            from LadderRecordRow r where r.classId = :classId and r.forDay = :today and r.madeBy = :maker
+            order by r.pupilId, r.ladderId""")
     List<Kept> briefOfClass(UUID classId, LocalDate today, String maker);
 
     @Query("""
             select r.pupilId as pupilId, r.ladderId as ladderId, r.brief as told
             from LadderRecordRow r
-            where r.classId = :classId and r.ladderId in :ladderIds and r.forDay = :today and r.madeBy = :maker""")
+            where r.classId = :classId and r.ladderId in :ladderIds and r.forDay = :today and r.madeBy = :maker
+            order by r.pupilId, r.ladderId""")
     List<Kept> briefOnLadders(UUID classId, Collection<String> ladderIds, LocalDate today, String maker);
 
     @Query("""
             select r.pupilId as pupilId, r.ladderId as ladderId, r.whole as told
-            from LadderRecordRow r where r.pupilId = :pupilId and r.forDay = :today and r.madeBy = :maker""")
+            from LadderRecordRow r where r.pupilId = :pupilId and r.forDay = :today and r.madeBy = :maker
+            order by r.pupilId, r.ladderId""")
     List<Kept> wholeOfPupil(UUID pupilId, LocalDate today, String maker);
 
     @Query("""
             select r.pupilId as pupilId, r.ladderId as ladderId, r.whole as told
-            from LadderRecordRow r where r.classId = :classId and r.ladderId = :ladderId and r.forDay = :today and r.madeBy = :maker""")
+            from LadderRecordRow r where r.classId = :classId and r.ladderId = :ladderId and r.forDay = :today and r.madeBy = :maker
+            order by r.pupilId, r.ladderId""")
     List<Kept> wholeOfLadder(UUID classId, String ladderId, LocalDate today, String maker);
 
     @Query("""

@@ -143,7 +143,8 @@ class LadderRecords {
             ladders.catalogue().ladder(d.getLadderId()).ifPresent(l -> known.put(l.id(), l));
         Set<Key> keys = due.stream().map(LadderRecords::key).collect(Collectors.toCollection(HashSet::new));
         Map<Key, List<Attempt>> tried = new HashMap<>();
-        for (AttemptRow row : attempts.findByClassIdAndLadderIdInAndStruckFalse(classId, known.keySet())) {
+        for (AttemptRow row : attempts.findByClassIdAndLadderIdInAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(
+                classId, known.keySet())) {
             Key key = new Key(row.pupilId(), row.ladderId());
             if (keys.contains(key))
                 tried.computeIfAbsent(key, k -> new ArrayList<>()).add(row.attempt());

@@ -24,7 +24,7 @@ class RunRow {
     private Long wallUntil;
 
     /** {@link RunSheets.Sheet} as JSON: never changed once the run has begun, but that a name may go. */
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
     @Column(name = "sheet")
     private String sheet;
 

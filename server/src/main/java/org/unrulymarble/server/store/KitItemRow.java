@@ -20,7 +20,7 @@ class KitItemRow {
     private String name;
 
     /** The core's Kit.Held as JSON: always read and written whole. */
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
     private String body;
 
     @Version

@@ -21,7 +21,7 @@ public class SpaceRow {
     private String name;
 
     /** The core's Place as JSON: always read and written whole. */
-    @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
     @Column(name = "place")
     private String place;
 
