@@ -59,6 +59,7 @@ const plainRung: Omit<
   calls: null,
   delivery: null,
   steps: [],
+  figures: {},
 };
 
 export function blankLadder(): Ladder {

@@ -180,7 +180,10 @@ function CopyButton({ ladder }: { ladder: Ladder }) {
   const [problem, setProblem] = useState<Problem>();
   const copy = async () => {
     try {
-      const made = await api<OwnLadder>("POST", "/ladders/own", { version: null, ladder: copyOf(ladder) });
+      const made = await api<OwnLadder>("POST", "/ladders/own", {
+        version: null,
+        ladder: copyOf(await api<Ladder>("GET", `/ladders/${ladder.id}/written`)),
+      });
       await changed();
       navigate(`/ladders/${made.id}/edit`);
     } catch (e) {

@@ -57,12 +57,14 @@ export function BlockEditor(props: Props) {
       "rung",
     );
   };
+  // With the figures of this block.
+  const words = plan?.words ?? rung;
   const expected = plan ? pacing(block, plan, who.length) : "";
   return (
     <fieldset disabled={readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
       <legend className="sr-only">Dose of {ladder.name}</legend>
       <p>
-        {rung.task} <span className="text-soft">Counts: {rung.counts}</span>
+        {words.task} <span className="text-soft">Counts: {words.counts}</span>
       </p>
       {plan && plan.steps.length > 0 && (
         <p className="text-[0.95rem]">
@@ -159,7 +161,7 @@ export function BlockEditor(props: Props) {
       {plan && <Turns {...props} plan={plan} />}
       <BlockMore {...props} />
       <p className="text-[0.95rem] text-soft">
-        Gate: {gate(block.gate ? { ...rung, gate: block.gate } : rung)}. Easier: {rung.easier} Harder: {rung.harder}
+        Gate: {gate({ ...rung, gate: plan?.gate ?? rung.gate })}. Easier: {words.easier} Harder: {words.harder}
       </p>
       <MoveButtons {...props} />
     </fieldset>

@@ -5,6 +5,7 @@ import type { Crew, Run, RunEvent } from "../../api/types";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
 import { Dial, type DialTarget } from "./dial";
+import { ladderInForce } from "./in-force";
 import { is, type Played, roundsOfTurn, type Tally } from "./log";
 import { viewOf } from "./measures";
 import { NumberBox } from "./number-box";
@@ -56,7 +57,7 @@ export function Collect({
     form.current?.querySelector<HTMLInputElement>("input[data-open=true]")?.focus();
   }, []);
   if (!segment || !block || !turn) return null;
-  const ladder = run.sheet.ladders.find((l) => l.id === block.ladderId);
+  const ladder = ladderInForce(run, block);
   const rungs = ladder?.rungs ?? [];
   const rounds = roundsOfTurn(segments, round);
   const nowMs = sharedNow();

@@ -4,6 +4,7 @@ import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../
 import { calledNow } from "./called";
 import { CalledWord } from "./called-word";
 import { changeOf, changeWord } from "./calls";
+import { ladderInForce } from "./in-force";
 import { type Played, type Position, roundAt } from "./log";
 
 export const kindWord: Record<Segment["kind"], string> = {
@@ -54,7 +55,7 @@ export function Face({
   // In a transition the next task is what matters.
   const blockNumber = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
   const block = blocks[blockNumber];
-  const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
+  const ladder = ladderInForce(run, block);
   const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
   const left = played.lengthMs(segment.index) - position.offsetMs;
   const round = segments[roundAt(segments, segment.index)];
@@ -80,7 +81,7 @@ export function Face({
     <>
       <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
       <p className={`mt-1 text-mist ${tapping ? "hidden" : ""}`}>
-        {block?.reps ? `By count: ${block.reps} ${rung?.unit ?? ""}. Done early: ${rung?.harder}` : rung?.task}
+        {rung?.task} {block?.reps ? `Done early: ${rung?.harder}` : ""}
       </p>
       {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
       {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Crew, Run, Segment, Tap } from "../../api/types";
 import { thisDevice } from "./device";
+import { ladderInForce } from "./in-force";
 import { type Played, roundAt, type Tally, tallyKey } from "./log";
 import { viewOf } from "./measures";
 import { PadFrame, type PadProps } from "./measures/shared/pad";
@@ -38,7 +39,7 @@ export function Pads({
   const work = segments[round];
   const block = work && blocks[work.block];
   const turn = work && block?.turns[work.turn];
-  const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
+  const ladder = ladderInForce(run, block);
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
   const crews = (turn?.crews ?? []).filter((c) => c.workers.some((w) => !played.away.has(w)));

@@ -14,5 +14,5 @@ export const furthest: MeasureView<"FURTHEST"> = {
   most: () => 1000,
   thrown: true,
   countsTries: true,
-  blank: { type: "FURTHEST", stairs: { makesToStep: 2, onMiss: "STAY", stepM: 0.3 } },
+  blank: { type: "FURTHEST", stairs: { makesToStep: 2, onMiss: "STAY", stepM: 0.3, startM: null, unit: "METRE" } },
 };

@@ -21,6 +21,9 @@ class ArchitectureTest {
                     "org.unrulymarble.core..",
                     "org.yaml.snakeyaml..",
                     "org.hipparchus..",
+                    // Messages alone: Message.
+                    "com.ibm.icu.text..",
+                    "com.ibm.icu.util..",
                     "com.fasterxml.jackson.annotation..");
 
     @ArchTest

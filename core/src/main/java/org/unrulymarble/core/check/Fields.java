@@ -3,6 +3,7 @@ package org.unrulymarble.core.check;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -40,6 +41,15 @@ public final class Fields {
     public Double number(String field) {
         Number n = as(field, Number.class, "a number");
         return n == null ? null : n.doubleValue();
+    }
+
+    /** Numbers under names of one's own. */
+    public Map<String, Double> numbers(String field) {
+        return part(field, f -> {
+            Map<String, Double> numbers = new LinkedHashMap<>();
+            f.map.keySet().forEach(name -> numbers.put(String.valueOf(name), f.number(String.valueOf(name))));
+            return numbers;
+        });
     }
 
     public List<String> texts(String field) {

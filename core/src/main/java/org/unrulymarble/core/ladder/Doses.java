@@ -53,6 +53,15 @@ public record Doses(ByClock clock, ByCount count, ByGate gate, ByStaircase stair
         }
     }
 
+    /** The same, stepped back as a rung wants it. */
+    Doses stepping(Stairs stairs) {
+        return new Doses(
+                clock,
+                count,
+                gate,
+                new ByStaircase(stairs.makesToStep(), stairs.onMiss(), stairs.stepM(), staircase.limitSec()));
+    }
+
     public Doses {
         new Checks()
                 .required("clock", clock)

@@ -139,6 +139,7 @@ public record Ladder(
                     "rungs[" + i + "].lever",
                     Fault.Rule.ONE_OF,
                     i == 0 ? "START" : "any lever but START");
+        for (int i = 0; i < rungs.size(); i++) rungs.get(i).sentences(checks, "rungs[" + i + "].");
         checks.done();
     }
 
@@ -150,6 +151,10 @@ public record Ladder(
     private static void each(Checks checks, String field, List<String> texts, int most) {
         if (texts != null)
             for (int i = 0; i < texts.size(); i++) checks.text(field + "[" + i + "]", texts.get(i), most);
+    }
+
+    Ladder with(List<Rung> others) {
+        return new Ladder(id, family, name, purpose, roles, room, equipment, teaching, safety, adapted, others);
     }
 
     public Optional<Rung> rung(String rungId) {

@@ -24,7 +24,7 @@ import org.yaml.snakeyaml.error.YAMLException;
 /** Reads ladders from YAML or JSON. Format: docs/formats.md. */
 public final class LadderFiles {
 
-    static final int FORMAT = 1;
+    static final int FORMAT = 2;
 
     private static final List<String> TOP = List.of("format", "family", "presets", "kinds", "ladders");
 
@@ -87,13 +87,19 @@ public final class LadderFiles {
             if (!TOP.contains(String.valueOf(key)))
                 troubles.add(
                         "", "", new Fault(String.valueOf(key), Fault.Rule.NO_FIELD, List.of(String.join(", ", TOP))));
-        if (top.get("format") != null && !top.get("format").equals(FORMAT))
-            troubles.add("", "", new Fault("format", Fault.Rule.ONE_OF, List.of(FORMAT)));
+        boolean earlier = Integer.valueOf(EarlierFormat.NUMBER).equals(top.get("format"));
+        if (top.get("format") != null && !earlier && !top.get("format").equals(FORMAT))
+            troubles.add("", "", new Fault("format", Fault.Rule.ONE_OF, List.of(EarlierFormat.NUMBER, FORMAT)));
         List<KitKind> brought = each(top.get("kinds"), "kinds", troubles, KitKind::id, KitKinds::kind);
         List<KitKind> all = new ArrayList<>(brought);
         all.addAll(known.all());
         LadderShape shape = new LadderShape(new KitKinds(all));
-        List<Ladder> ladders = each(entries, "ladders", troubles, Ladder::id, f -> shape.ladder(f, top.get("family")));
+        List<Ladder> ladders = each(
+                earlier ? EarlierFormat.carriedOver(entries) : entries,
+                "ladders",
+                troubles,
+                Ladder::id,
+                f -> shape.ladder(f, top.get("family")));
         if (!troubles.found.isEmpty()) throw new BadLadderFile(file, troubles.found);
         return new LadderFile(brought, ladders);
     }

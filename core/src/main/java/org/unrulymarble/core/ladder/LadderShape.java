@@ -27,6 +27,7 @@ import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.NoBalls;
 import org.unrulymarble.core.measure.OnMiss;
 import org.unrulymarble.core.measure.Rings;
+import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.measure.TimeForN;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
@@ -52,7 +53,8 @@ final class LadderShape {
                     f.word("measure", Measure.Kind.class),
                     f.text("unit"),
                     f.part("pace", LadderShape::pace),
-                    f.words("modifiers", Modifier.class));
+                    f.words("modifiers", Modifier.class),
+                    f.part("stepping", LadderShape::stepping));
             List<Rung> rungs = f.parts("rungs", r -> rung(r, usual));
             return new Ladder(
                     f.text("id"),
@@ -105,7 +107,8 @@ final class LadderShape {
             Measure.Kind measure,
             String unit,
             Pace pace,
-            List<Modifier> modifiers) {}
+            List<Modifier> modifiers,
+            Stairs stepping) {}
 
     private static Family familyOf(Fields f, Object family) {
         for (Family one : Family.values()) if (Fields.small(one).equals(family)) return one;
@@ -165,7 +168,9 @@ final class LadderShape {
         Measure.Kind kind = f.word("measure", Measure.Kind.class);
         String unit = f.text("unit");
         Doses doses = own == null ? usual.doses() : own;
-        Figures figures = f.part("scoring", LadderShape::figures);
+        Stairs ownStepping = f.part("stepping", LadderShape::stepping);
+        Stairs stepping = ownStepping == null ? usual.stepping() : ownStepping;
+        Scoring scoring = f.part("scoring", LadderShape::scoring);
         return new Rung(
                 f.text("id"),
                 f.text("name"),
@@ -175,11 +180,11 @@ final class LadderShape {
                 f.text("counts"),
                 f.text("countsNot"),
                 sides == null ? usual.sides() : sides,
-                measure(kind == null ? usual.measure() : kind, figures, doses),
+                measure(kind == null ? usual.measure() : kind, scoring, doses, stepping),
                 unit == null ? usual.unit() : unit,
                 f.part("gate", LadderShape::gate),
                 pace == null ? usual.pace() : pace,
-                doses,
+                stepping == null || doses == null ? doses : doses.stepping(stepping),
                 f.text("easier"),
                 f.text("harder"),
                 modifiers == null ? usual.modifiers() : modifiers,
@@ -187,13 +192,23 @@ final class LadderShape {
                 f.whole("claps"),
                 f.number("heightM"),
                 f.number("standM"),
-                figures == null ? null : figures.calls(),
+                scoring == null ? null : scoring.calls(),
                 f.part("delivery", d -> new Delivery(d.number("speedMs"), d.number("fromM"))),
-                f.texts("steps"));
+                f.texts("steps"),
+                f.numbers("figures"));
+    }
+
+    private static Stairs stepping(Fields f) {
+        return new Stairs(
+                f.whole("makes"),
+                f.word("onMiss", OnMiss.class),
+                f.number("stepM"),
+                f.number("startM"),
+                f.word("unit", Stairs.Unit.class));
     }
 
     /** What files say of scoring beside the measure's name; the measure takes what it needs. */
-    private record Figures(
+    private record Scoring(
             List<Rings.Ring> rings,
             Integer n,
             Integer spots,
@@ -201,10 +216,10 @@ final class LadderShape {
             KeepAll.Draw draw,
             boolean noBalls,
             RandomCalls calls) {
-        static final Figures NONE = new Figures(null, null, null, null, null, false, null);
+        static final Scoring NONE = new Scoring(null, null, null, null, null, false, null);
     }
 
-    private static Figures figures(Fields f) {
+    private static Scoring scoring(Fields f) {
         List<Rings.Ring> rings = f.parts("rings", r -> new Rings.Ring(r.whole("radiusCm"), r.whole("points")));
         Integer n = f.whole("n");
         Integer spots = f.whole("spots");
@@ -221,7 +236,7 @@ final class LadderShape {
         RandomCalls called = calls == null ? null : checked(checks, () -> new RandomCalls(calls, callEverySec));
         if (calls == null && callEverySec != null) checks.range("callEverySec", callEverySec, 1, 60);
         checks.done();
-        return new Figures(rings, n, spots, balls, draw, noBalls != null && noBalls, called);
+        return new Scoring(rings, n, spots, balls, draw, noBalls != null && noBalls, called);
     }
 
     /** Null, and said, for what cannot be. */
@@ -235,9 +250,9 @@ final class LadderShape {
     }
 
     /** Null where it is not known which. */
-    private static Measure measure(Measure.Kind kind, Figures said, Doses doses) {
+    private static Measure measure(Measure.Kind kind, Scoring said, Doses doses, Stairs stepping) {
         if (kind == null) return null;
-        Figures f = said == null ? Figures.NONE : said;
+        Scoring f = said == null ? Scoring.NONE : said;
         return switch (kind) {
             case COUNT_IN_TIME -> f.noBalls() ? new NoBalls(null) : new CountInTime();
             case HITS_OF_N -> f.noBalls() ? new NoBalls(null) : new HitsOfN(null);
@@ -246,7 +261,10 @@ final class LadderShape {
             case HELD_FOR_TIME -> new HeldForTime();
             case TIME_FOR_N -> new TimeForN(f.n());
             case FURTHEST ->
-                new Furthest(doses == null ? null : doses.staircase().stairs());
+                new Furthest(
+                        stepping != null || doses == null
+                                ? stepping
+                                : doses.staircase().stairs());
             case RINGS -> new Rings(f.rings());
             case LEVELS -> new Levels();
             case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());

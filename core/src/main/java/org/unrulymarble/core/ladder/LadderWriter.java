@@ -11,6 +11,7 @@ import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
+import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.KeepAll;
 import org.unrulymarble.core.measure.MadeFromSpots;
@@ -195,6 +196,17 @@ public final class LadderWriter {
         out.put("claps", r.claps());
         out.put("heightM", r.heightM());
         out.put("standM", r.standM());
+        if (r.measure() instanceof Furthest furthest)
+            out.put(
+                    "stepping",
+                    new Out()
+                            .put("makes", furthest.stairs().makesToStep())
+                            .put("onMiss", furthest.stairs().onMiss())
+                            .put("stepM", furthest.stairs().stepM())
+                            .put("startM", furthest.stairs().startM())
+                            .put("unit", furthest.stairs().unit())
+                            .map);
+        if (!r.figures().isEmpty()) out.put("figures", new java.util.TreeMap<>(r.figures()));
         out.put("scoring", scoring(r.measure(), r.calls()));
         if (r.delivery() != null)
             out.put(

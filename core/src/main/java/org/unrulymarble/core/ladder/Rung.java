@@ -1,6 +1,8 @@
 package org.unrulymarble.core.ladder;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.measure.Gate;
@@ -21,6 +23,7 @@ import org.unrulymarble.core.measure.Measure;
  * @param gate what opens the next rung
  * @param calls what is called at random, or null where nothing is
  * @param delivery the ball that comes at whoever works, or null
+ * @param figures of its own that its sentences name: in metres where the name ends in M, seconds in Sec, shoe lengths in Shoes
  * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
 public record Rung(
@@ -46,18 +49,20 @@ public record Rung(
         Double standM,
         RandomCalls calls,
         Delivery delivery,
-        List<String> steps) {
+        List<String> steps,
+        Map<String, Double> figures) {
 
     public Rung {
         manner = manner == null ? Manner.ANY : manner;
         steps = steps == null ? List.of() : List.copyOf(steps);
+        figures = figures == null ? Map.of() : Map.copyOf(figures);
         modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
         Checks checks = new Checks()
                 .text("id", id, 40)
-                .text("name", name, 60)
+                .text("name", name, 100)
                 .required("lever", lever)
                 .text("change", change, 160)
-                .text("task", task, 400)
+                .text("task", task, 600)
                 .text("counts", counts, 160)
                 .text("countsNot", countsNot, 160)
                 .required("sides", sides)
@@ -74,6 +79,62 @@ public record Rung(
         if (standM != null) checks.length("standM", standM);
         if (measure != null && gate != null)
             checks.that(measure.mayHave(gate), "gate", Fault.Rule.ONE_OF, "reach alone");
+        figures.forEach((figure, value) -> checks.range("figures." + figure, value, 0, Checks.MAX_SEC));
         checks.done();
+    }
+
+    /** Each sentence can be filled from the figures that this rung has. */
+    void sentences(Checks checks, String at) {
+        Map<String, Object> named = Figures.of(this).named();
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("name", name);
+        texts.put("change", change);
+        texts.put("task", task);
+        texts.put("counts", counts);
+        texts.put("countsNot", countsNot);
+        texts.put("easier", easier);
+        texts.put("harder", harder);
+        texts.forEach((field, text) -> {
+            try {
+                for (String figure : Message.names(text))
+                    checks.that(named.containsKey(figure), at + field, Fault.Rule.UNKNOWN, "{" + figure + "}");
+            } catch (IllegalArgumentException e) {
+                checks.that(false, at + field, Fault.Rule.UNKNOWN, "{");
+            }
+        });
+    }
+
+    /** Its sentences with its own figures. */
+    public RungWords words() {
+        return RungWords.of(Figures.of(this));
+    }
+
+    /** The same rung with its sentences as they read. */
+    Rung with(RungWords words) {
+        return new Rung(
+                id,
+                words.name(),
+                lever,
+                words.change(),
+                words.task(),
+                words.counts(),
+                words.countsNot(),
+                sides,
+                measure,
+                unit,
+                gate,
+                pace,
+                doses,
+                words.easier(),
+                words.harder(),
+                modifiers,
+                manner,
+                claps,
+                heightM,
+                standM,
+                calls,
+                delivery,
+                steps,
+                figures);
     }
 }

@@ -7,7 +7,9 @@ import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.place.Spots;
 
 /**
@@ -25,6 +27,7 @@ import org.unrulymarble.core.place.Spots;
  * @param spots where they work, null for time that is no task
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
+ * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate} likewise
  * @param onRungs who is on which rung; empty where nobody is named
  */
 public record BlockPlan(
@@ -57,7 +60,9 @@ public record BlockPlan(
         int leftForWindows,
         List<String> steps,
         List<OnRung> onRungs,
-        Pacing pacing) {
+        Pacing pacing,
+        RungWords words,
+        Gate gate) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}
@@ -110,7 +115,9 @@ public record BlockPlan(
                 p.isTask() ? p.layout().leftForWindows() : 0,
                 p.steps(),
                 onRungs(p, setting),
-                Pacing.of(p, setting));
+                Pacing.of(p, setting),
+                p.isTask() ? RungWords.of(InForce.of(p, p.rung())) : null,
+                p.isTask() ? InForce.gate(p, p.rung()) : null);
     }
 
     private static long optionalSec(Block block, List<Stretch> sets, LessonClock.BlockClock clock) {

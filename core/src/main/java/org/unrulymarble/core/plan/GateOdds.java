@@ -14,9 +14,7 @@ public final class GateOdds {
 
     /** The teacher's own gate, else the rung's. */
     public static Gate gate(Placed placed) {
-        return placed.block().gate() == null
-                ? placed.rung().gate()
-                : placed.block().gate();
+        return InForce.gate(placed, placed.rung());
     }
 
     /** The highest reach below a gate's that a pupil of this class meets likely enough, 0 if none; more is never likelier. */

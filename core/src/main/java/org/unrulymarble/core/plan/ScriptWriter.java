@@ -7,12 +7,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
-import org.unrulymarble.core.measure.Furthest;
-import org.unrulymarble.core.measure.HitsOfN;
-import org.unrulymarble.core.measure.Measure;
-import org.unrulymarble.core.measure.NoBalls;
-import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.run.RunScript;
 
 /** Makes a lesson into the script of a run: every segment, and who is where in every turn. */
@@ -81,26 +77,10 @@ public final class ScriptWriter {
     }
 
     private static List<RunScript.ScriptRung> rungs(Placed p) {
-        Stairs stairs = stairs(p.block().dose());
         return p.ladder().rungs().stream()
-                .map(r -> {
-                    Measure measure = inForce(r.measure(), stairs, p.reps());
-                    return new RunScript.ScriptRung(
-                            r.id(), measure, measure instanceof Furthest furthest ? furthest.stairs() : stairs);
-                })
+                .map(r -> new RunScript.ScriptRung(
+                        r.id(), InForce.measure(p, r), InForce.stairs(p, r), RungWords.of(InForce.of(p, r))))
                 .toList();
-    }
-
-    /** Null where the dose steps nobody back. */
-    private static Stairs stairs(BlockDose dose) {
-        return dose instanceof BlockDose.ByStaircase staircase ? staircase.stairs() : null;
-    }
-
-    /** The rung's measure with what this block asks for: so many tries, and its own way of stepping back. */
-    private static Measure inForce(Measure measure, Stairs stairs, Integer reps) {
-        if (measure instanceof HitsOfN) return new HitsOfN(reps);
-        if (measure instanceof NoBalls) return new NoBalls(reps);
-        return measure instanceof Furthest && stairs != null ? new Furthest(stairs) : measure;
     }
 
     /** Only those who are not on the block's own rung. */

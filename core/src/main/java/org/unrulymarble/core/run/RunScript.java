@@ -5,6 +5,7 @@ import java.util.Map;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.CountInTime;
 import org.unrulymarble.core.measure.Measure;
@@ -133,8 +134,9 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * What is counted on a rung, with the figures in force in this block.
      *
      * @param stairs where the dose steps it back, or the furthest place is what counts; else null
+     * @param words its sentences with those figures; null in runs of earlier versions
      */
-    public record ScriptRung(String id, Measure measure, Stairs stairs) {}
+    public record ScriptRung(String id, Measure measure, Stairs stairs, RungWords words) {}
 
     /**
      * @param everySec from a round's start on; 0 where the next is called when the one before is done

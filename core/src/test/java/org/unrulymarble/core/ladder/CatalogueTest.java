@@ -51,7 +51,7 @@ class CatalogueTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("skills")
     void every_skill_has_its_rung(Skill skill) {
-        Ladder ladder = CATALOGUE.ladder(skill.ladderId()).orElseThrow();
+        Ladder ladder = RungWords.read(CATALOGUE.ladder(skill.ladderId()).orElseThrow());
         Rung rung = ladder.rung(skill.rungId()).orElseThrow();
         String said = Stream.concat(
                         Stream.of(ladder.name(), rung.name(), rung.task(), rung.change(), rung.counts()),

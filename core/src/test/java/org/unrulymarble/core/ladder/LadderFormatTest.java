@@ -68,6 +68,8 @@ class LadderFormatTest {
                     Map<String, Object> changed = changed(file, path, other);
                     boolean fromAbove =
                             other == null && FROM_ABOVE.contains(path.get(path.size() - 1)) && path.size() <= 5;
+                    // What a sentence names has to be there; which names they are only the reader knows.
+                    fromAbove |= path.contains("figures") || other == null && path.contains("standM");
                     String text = json(changed);
                     boolean reads = reads(text);
                     boolean valid = SCHEMA.validate(text, InputFormat.JSON).isEmpty();
@@ -111,7 +113,7 @@ class LadderFormatTest {
     @Test
     void the_worked_example_of_the_documentation_is_read() throws IOException {
         String doc = Files.readString(Path.of("../docs/formats.md"));
-        String example = doc.substring(doc.indexOf("format: 1"), doc.indexOf("```", doc.indexOf("format: 1")));
+        String example = doc.substring(doc.indexOf("format: 2\n"), doc.indexOf("```", doc.indexOf("format: 2\n")));
 
         assertThat(LadderFiles.read("example.yaml", example, KINDS))
                 .singleElement()

@@ -100,7 +100,8 @@ public final class World {
                 r.standM(),
                 null,
                 r.delivery(),
-                r.steps());
+                r.steps(),
+                r.figures());
     }
 
     /** @param counts by kind; -1 for as many as are asked */

@@ -195,8 +195,8 @@ class RunLogTest {
                         Map.of(),
                         List.of(),
                         List.of(
-                                new RunScript.ScriptRung("r", new HitsOfN(10), null),
-                                new RunScript.ScriptRung("up", new HitsOfN(10), null)),
+                                new RunScript.ScriptRung("r", new HitsOfN(10), null, null),
+                                new RunScript.ScriptRung("up", new HitsOfN(10), null, null)),
                         false,
                         null,
                         null,

@@ -2,6 +2,7 @@ package org.unrulymarble.server.ladder;
 
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -11,6 +12,7 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Noise;
 import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.server.platform.NotFound;
 
 /** Looking into the catalogue. */
 @RestController
@@ -23,10 +25,16 @@ class LadderController {
         this.ladders = ladders;
     }
 
-    /** All that are known, those that were retired among them. */
+    /** All that are known, those that were retired among them, as they read with their own figures. */
     @GetMapping
     List<Ladder> all() {
-        return ladders.catalogue().known();
+        return ladders.read();
+    }
+
+    /** One as it is written: its sentences name their figures. To be copied and changed. */
+    @GetMapping("/{id}/written")
+    Ladder written(@PathVariable String id) {
+        return ladders.catalogue().ladder(id).orElseThrow(NotFound::new);
     }
 
     /** Ids of what is on offer and wanted, best first. */

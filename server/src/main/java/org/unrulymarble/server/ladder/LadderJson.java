@@ -3,6 +3,7 @@ package org.unrulymarble.server.ladder;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.unrulymarble.core.ladder.EarlierFormat;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -14,7 +15,10 @@ public final class LadderJson {
 
     /** Brings a kept ladder to today's shape; one that has it already stays as it is. */
     public static void renew(JsonNode ladder) {
-        for (JsonNode rung : ladder.path("rungs")) renewRung((ObjectNode) rung);
+        for (JsonNode rung : ladder.path("rungs")) {
+            renewRung((ObjectNode) rung);
+            renewSentences((ObjectNode) rung);
+        }
     }
 
     /** The same for a rung, or whatever else has a measure with its scoring. */
@@ -30,6 +34,15 @@ public final class LadderJson {
             rung.set("calls", called);
         }
         rung.remove("scoring");
+    }
+
+    /** Sentences that were kept before they named their figures read as they were written. */
+    private static void renewSentences(ObjectNode rung) {
+        if (rung.has("figures")) return;
+        for (String field : EarlierFormat.SENTENCES)
+            if (rung.path(field).isString())
+                rung.put(field, EarlierFormat.plain(rung.get(field).stringValue()));
+        rung.putObject("figures");
     }
 
     /** The gate of a rung, or a block's own. */
@@ -70,7 +83,8 @@ public final class LadderJson {
             boolean noBalls = type.equals("NO_BALLS");
             out.put("measure", noBalls ? "HITS_OF_N" : type);
             if (noBalls) scoring.put("noBalls", true);
-            // How many tries there are, and how it is stepped back, is told by the rung's doses.
+            if (measure.get("stairs") instanceof Map<?, ?> stairs) out.put("stepping", stepping(stairs, out));
+            // How many tries there are is told by the rung's doses.
             if (!noBalls && !type.equals("HITS_OF_N"))
                 measure.forEach((figure, value) -> {
                     if (!figure.equals("type") && !figure.equals("stairs")) scoring.put(String.valueOf(figure), value);
@@ -88,5 +102,20 @@ public final class LadderJson {
         }
         if (out.get("scoring") == null && !scoring.isEmpty()) out.put("scoring", scoring);
         return out;
+    }
+
+    /** A form changes how it is stepped back in the rung's dose; where it begins stays. */
+    private static Map<String, Object> stepping(Map<?, ?> stairs, Map<String, Object> rung) {
+        Map<?, ?> dose = rung.get("doses") instanceof Map<?, ?> doses && doses.get("staircase") instanceof Map<?, ?> own
+                ? own
+                : stairs;
+        Map<String, Object> stepping = new HashMap<>();
+        stepping.put("makes", dose.get("makesToStep"));
+        stepping.put("onMiss", dose.get("onMiss"));
+        stepping.put("stepM", dose.get("stepM"));
+        if (stairs.get("startM") != null) stepping.put("startM", stairs.get("startM"));
+        boolean sameStep = String.valueOf(dose.get("stepM")).equals(String.valueOf(stairs.get("stepM")));
+        if (stairs.get("unit") != null && sameStep) stepping.put("unit", stairs.get("unit"));
+        return stepping;
     }
 }

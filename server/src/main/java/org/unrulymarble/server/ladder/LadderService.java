@@ -22,6 +22,7 @@ import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.LadderFiles;
 import org.unrulymarble.core.ladder.LadderWriter;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -67,7 +68,8 @@ public class LadderService {
         this.shipped = Catalogue.shipped();
     }
 
-    private record Known(Catalogue catalogue, Search search) {}
+    /** @param read as they read with their own figures */
+    private record Known(Catalogue catalogue, List<Ladder> read, Search search) {}
 
     /**
      * A ladder of the school's own.
@@ -90,6 +92,12 @@ public class LadderService {
         return known().catalogue();
     }
 
+    /** All that are known, each sentence with the figures of its rung. */
+    @Transactional(readOnly = true)
+    public List<Ladder> read() {
+        return known().read();
+    }
+
     @Transactional(readOnly = true)
     List<Ladder> search(Search.Wanted wanted) {
         return known().search().among(wanted);
@@ -102,7 +110,11 @@ public class LadderService {
         List<Ladder> onOffer = new ArrayList<>(shipped.all());
         List<Ladder> retired = new ArrayList<>();
         for (OwnLadderRow row : rows.findAllByOrderById()) (row.retired() ? retired : onOffer).add(ladder(row));
-        now = new Known(new Catalogue(onOffer, retired), new Search(onOffer));
+        Catalogue all = new Catalogue(onOffer, retired);
+        now = new Known(
+                all,
+                all.known().stream().map(RungWords::read).toList(),
+                new Search(onOffer.stream().map(RungWords::read).toList()));
         if (changes.get() == before) known = now;
         return now;
     }

@@ -85,9 +85,7 @@ class RunSheets {
                 lesson.space().name(),
                 lesson.lesson().minutes(),
                 roster.pupils(),
-                ladders.catalogue().known().stream()
-                        .filter(l -> used.contains(l.id()))
-                        .toList(),
+                ladders.read().stream().filter(l -> used.contains(l.id())).toList(),
                 script);
     }
 

@@ -78,7 +78,7 @@ final class Mends {
             if (sound(p, p.block().with(how)))
                 return Optional.of(change(
                         Mend.Kind.OTHER_RUNG,
-                        Map.of("rung", rung.name(), "number", p.ladder().numberOf(rung.id()) + 1),
+                        Map.of("rung", rung.words().name(), "number", p.ladder().numberOf(rung.id()) + 1),
                         p,
                         how));
         }
@@ -160,7 +160,11 @@ final class Mends {
         return Kin.of(view, p)
                 .map(kin -> Change.of(
                         Mend.Kind.OTHER_TASK,
-                        Map.of("task", kin.ladder().name(), "rung", kin.rung().name()),
+                        Map.of(
+                                "task",
+                                kin.ladder().name(),
+                                "rung",
+                                kin.rung().words().name()),
                         lesson -> lesson.change(p.block().id(), kin::into)));
     }
 

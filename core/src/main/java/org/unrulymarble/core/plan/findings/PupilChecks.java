@@ -74,7 +74,7 @@ final class PupilChecks {
         String id = p.block().id();
         return Change.of(
                 Mend.Kind.OTHER_TASK_FOR_ONE,
-                Map.of("task", kin.ladder().name(), "rung", kin.rung().name()),
+                Map.of("task", kin.ladder().name(), "rung", kin.rung().words().name()),
                 lesson -> lesson.change(
                         id, d -> d.variants = plus(d.variants, new Block.Variant(pupil.id(), adaptation, task))));
     }

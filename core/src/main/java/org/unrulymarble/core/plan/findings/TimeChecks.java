@@ -149,7 +149,11 @@ final class TimeChecks {
             String id = p.block().id();
             return Optional.of(Change.of(
                     Mend.Kind.QUIET_TASK,
-                    Map.of("task", ladder.name(), "rung", ladder.rungs().get(0).name()),
+                    Map.of(
+                            "task",
+                            ladder.name(),
+                            "rung",
+                            ladder.rungs().get(0).words().name()),
                     lesson -> lesson.change(id, d -> {
                         d.meanwhile = task;
                         d.kit = own(d.kit);

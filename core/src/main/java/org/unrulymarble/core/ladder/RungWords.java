@@ -1,0 +1,35 @@
+package org.unrulymarble.core.ladder;
+
+import java.util.List;
+import java.util.Map;
+
+/** A rung's sentences with the figures in force filled in: what a screen, a sheet and a run say. */
+public record RungWords(
+        String name, String change, String task, String counts, String countsNot, String easier, String harder) {
+
+    public static RungWords of(Figures figures) {
+        Rung rung = figures.rung();
+        Map<String, Object> named = figures.named();
+        return new RungWords(
+                filled(rung.name(), named),
+                filled(rung.change(), named),
+                filled(rung.task(), named),
+                filled(rung.counts(), named),
+                filled(rung.countsNot(), named),
+                filled(rung.easier(), named),
+                filled(rung.harder(), named));
+    }
+
+    /** A ladder as it reads with its own figures; its names for figures are gone from it. */
+    public static Ladder read(Ladder ladder) {
+        List<Rung> rungs = ladder.rungs().stream().map(r -> r.with(r.words())).toList();
+        return ladder.with(rungs);
+    }
+
+    private static String filled(String text, Map<String, Object> named) {
+        // What was left out at the end or in the middle leaves no gap.
+        return text.indexOf('{') < 0
+                ? text
+                : Message.fill(text, named).replaceAll(" {2,}", " ").strip();
+    }
+}

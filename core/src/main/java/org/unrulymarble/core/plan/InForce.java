@@ -1,0 +1,60 @@
+package org.unrulymarble.core.plan;
+
+import org.unrulymarble.core.ladder.Figures;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Furthest;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
+import org.unrulymarble.core.measure.Stairs;
+
+/** What holds for a rung in a block: the block's figures where it has some, else the rung's. Words, pad, gate and record go by these. */
+final class InForce {
+
+    private InForce() {}
+
+    static Figures of(Placed p, Rung rung) {
+        BlockDose dose = p.block().dose();
+        return new Figures(
+                rung,
+                switch (dose.type()) {
+                    case CLOCK -> Figures.Until.CLOCK;
+                    case COUNT -> Figures.Until.COUNT;
+                    case GATE -> Figures.Until.GATE;
+                    case STAIRCASE -> Figures.Until.STAIRCASE;
+                    case SELF_PACED -> Figures.Until.ALONE;
+                },
+                p.reps(),
+                p.workSec(),
+                measure(p, rung),
+                gate(p, rung),
+                stairs(p, rung),
+                rung.standM(),
+                p.sides().size());
+    }
+
+    /** The rung's measure with what this block asks for: so many tries, and its own way of stepping back. */
+    static Measure measure(Placed p, Rung rung) {
+        if (rung.measure() instanceof HitsOfN) return new HitsOfN(p.reps());
+        if (rung.measure() instanceof NoBalls) return new NoBalls(p.reps());
+        return rung.measure() instanceof Furthest ? new Furthest(stairs(p, rung)) : rung.measure();
+    }
+
+    /** How it is stepped back: as the dose says, over the rung's ground; null where nobody steps. */
+    static Stairs stairs(Placed p, Rung rung) {
+        Stairs own = rung.measure() instanceof Furthest furthest ? furthest.stairs() : null;
+        if (!(p.block().dose() instanceof BlockDose.ByStaircase dose)) return own;
+        return own == null ? dose.stairs() : dose.stairs().over(own);
+    }
+
+    /** The teacher's own gate, else the rung's; of so many tries it asks for the same share of as many as this block gives. */
+    static Gate gate(Placed p, Rung rung) {
+        if (p.block().gate() != null) return p.block().gate();
+        boolean follows = rung.gate() instanceof Gate.SoManyOf && p.reps() != null && rung.measure() instanceof HitsOfN;
+        if (!follows) return rung.gate();
+        int of = rung.gate().outOf();
+        int reach = (rung.gate().reach() * p.reps() + of - 1) / of;
+        return new Gate.SoManyOf(reach, p.reps());
+    }
+}
