@@ -171,6 +171,12 @@ final class LadderShape {
         Stairs ownStepping = f.part("stepping", LadderShape::stepping);
         Stairs stepping = ownStepping == null ? usual.stepping() : ownStepping;
         Scoring scoring = f.part("scoring", LadderShape::scoring);
+        Pace paceInForce = pace == null ? usual.pace() : pace;
+        Gate gate = f.part("gate", LadderShape::gate);
+        if (gate instanceof Gate.SoManyIn timed
+                && paceInForce != null
+                && timed.reach() * paceInForce.hitSec() > timed.inSec())
+            f.wrong("gate.reach", Fault.Rule.RANGE, 1, (int) (timed.inSec() / paceInForce.hitSec()));
         return new Rung(
                 f.text("id"),
                 f.text("name"),
@@ -182,8 +188,8 @@ final class LadderShape {
                 sides == null ? usual.sides() : sides,
                 measure(kind == null ? usual.measure() : kind, scoring, doses, stepping),
                 unit == null ? usual.unit() : unit,
-                f.part("gate", LadderShape::gate),
-                pace == null ? usual.pace() : pace,
+                gate,
+                paceInForce,
                 stepping == null || doses == null ? doses : doses.stepping(stepping),
                 f.text("easier"),
                 f.text("harder"),

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Gate;
@@ -81,10 +82,8 @@ public record BlockPlan(
         long waitingSec = p.isTask() ? p.waitingSecOnAverage() : 0;
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
         long moving = clock.activeSecPerPupil();
-        long touches = p.isTask()
-                ? Math.round(moving / p.rung().pace().hitSec()
-                        + (p.quiet() == null ? 0 : waitingSec / p.quiet().pace().hitSec()))
-                : 0;
+        long touches =
+                p.isTask() ? touches(p, moving) + (p.quiet() == null ? 0 : Math.round(made(p.quiet(), waitingSec))) : 0;
         return new BlockPlan(
                 block.id(),
                 block.kind(),
@@ -118,6 +117,19 @@ public record BlockPlan(
                 Pacing.of(p, setting),
                 p.isTask() ? RungWords.of(InForce.of(p, p.rung())) : null,
                 p.isTask() ? InForce.gate(p, p.rung()) : null);
+    }
+
+    /** Those that are made: as many as are asked for by count, else what the planning rate lets one expect; a miss is none. */
+    private static long touches(Placed p, long movingSec) {
+        if (p.reps() != null) return (long) p.block().sets() * p.sides().size() * p.reps();
+        return Math.round(made(p.rung(), movingSec));
+    }
+
+    private static double made(Rung rung, long sec) {
+        double share = rung.pace().share();
+        return share
+                * sec
+                / (share * rung.pace().hitSec() + (1 - share) * rung.pace().missSec());
     }
 
     private static long optionalSec(Block block, List<Stretch> sets, LessonClock.BlockClock clock) {

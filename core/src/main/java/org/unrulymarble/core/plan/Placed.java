@@ -141,7 +141,7 @@ public record Placed(
     }
 
     /** How often a spot's crew changes parts; someone practising alone has nobody to change with. */
-    int parts() {
+    public int parts() {
         return isTask() ? parts(block, ladder, pupils) : 1;
     }
 
@@ -242,9 +242,14 @@ public record Placed(
         return (pupils * waitingSec() + others * all) / (pupils + others);
     }
 
-    /** Seconds for which one pupil waits for a spot in the whole block. */
+    /** Seconds for which one pupil waits for a spot in the whole block: the others' work, their count-in, their changes of side and of place. */
     public long waitingSec() {
-        return (long) block.sets() * (turns() - parts()) * sides.size() * workSec();
+        Timing t = timing();
+        long othersTurnSec = t.countInSec()
+                + (long) t.sides() * workSec()
+                + (long) (t.sides() - 1) * t.sideSwapSec()
+                + t.turnSwapSec();
+        return (long) block.sets() * (turns() - parts()) * othersTurnSec;
     }
 
     /** The rung of one pupil: the block's, or their own where it is counted alike. */

@@ -96,6 +96,16 @@ class RungWordsTest {
         assertThat(read.rungs().get(3).words().change()).isEqualTo("{stepping}");
     }
 
+    /** 18 in 25 s at 1.4 s each are more than there is time for. */
+    @Test
+    void a_gate_that_the_pace_leaves_no_time_for_is_refused() {
+        Ladder ladder = CATALOGUE.ladder("round-the-middle").orElseThrow();
+        String file = LadderWriter.yaml(List.of(ladder), List.of()).replaceFirst("reach: 10\n", "reach: 18\n");
+
+        assertThatThrownBy(() -> LadderFiles.read("mine.yaml", file, KitKinds.shipped()))
+                .hasMessageContaining("rungs[0].gate.reach: RANGE [1, 17]");
+    }
+
     @Test
     void a_name_for_which_a_rung_has_no_figure_is_refused_with_its_field() {
         Ladder ladder = CATALOGUE.ladder("shoe-by-shoe").orElseThrow();

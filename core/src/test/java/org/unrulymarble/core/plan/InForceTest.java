@@ -90,6 +90,40 @@ class InForceTest {
         assertThat(one.words().task()).contains("Go on until the stop (60 s).");
     }
 
+    /** 10 circles one way and 10 the other are 20 touches; by clock only what is made counts. */
+    @Test
+    void touches_follow_the_count_and_leave_misses_out() {
+        BlockPlan count = plan("round-the-middle", "waist", d -> {
+            d.dose = new BlockDose.ByCount(10, 2.0);
+            d.sets = 1;
+        });
+        assertThat(count.touches()).isEqualTo(20);
+
+        BlockPlan clock = plan("round-the-middle", "waist", d -> {
+            d.dose = new BlockDose.ByClock(90);
+            d.sets = 1;
+        });
+        // 180 s at 0.75 x 1.4 + 0.25 x 3 s a try are 100 tries, 75 of them made.
+        assertThat(clock.touches()).isEqualTo(75);
+    }
+
+    /** 5 waves of 60 s: each waits for 4 others, with their count-in of 5 s and 10 s to change places. */
+    @Test
+    void who_waits_waits_through_count_in_and_changing_places_too() {
+        Lesson lesson = World.lesson(40, World.task("shoe-by-shoe", "eight-shoes", d -> {
+            d.dose = new BlockDose.ByClock(60);
+            d.sets = 1;
+            d.mostSpots = 2;
+            d.countInSec = 5;
+            d.turnSwapSec = 10;
+            d.roleTurns = Block.RoleTurns.EVERYONE_WORKS;
+        }));
+        Placed placed = Placed.all(lesson, World.setting(World.LOFT, 20)).get(0);
+
+        assertThat(placed.waves()).isEqualTo(5);
+        assertThat(placed.waitingSec()).isEqualTo(2 * 4 * 75);
+    }
+
     private static BlockPlan plan(String ladderId, String rungId, Consumer<BlockDraft> change) {
         Lesson lesson = World.lesson(40, World.task(ladderId, rungId, change));
         return LessonPlan.of(lesson, World.setting(World.LOFT, 24)).blocks().get(0);

@@ -43,11 +43,11 @@ class LessonPlanTest {
         LessonPlan busy = LessonPlan.of(
                 lesson(wall(new Block.Task("table-top-taps", "hand-to-hand"))), World.setting(World.LOFT, 24));
 
-        // The other wave works 2 parts of 40 s in each of 2 sets.
-        assertThat(List.of(idle.idleSecPerPupil(), idle.quietSecPerPupil())).containsExactly(160L, 0L);
-        assertThat(List.of(busy.idleSecPerPupil(), busy.quietSecPerPupil())).containsExactly(0L, 160L);
-        // 80 s of serves at 4 s each; 160 s of taps at 0.4 s each.
-        assertThat(busy.touches()).isEqualTo(20 + 400);
+        // The other wave works 2 parts of 40 s in each of 2 sets, with a count-in of 5 s and 10 s to change places.
+        assertThat(List.of(idle.idleSecPerPupil(), idle.quietSecPerPupil())).containsExactly(220L, 0L);
+        assertThat(List.of(busy.idleSecPerPupil(), busy.quietSecPerPupil())).containsExactly(0L, 220L);
+        // 80 s of serves, 3 in 4.375 s x 4; 220 s of taps, 3 in 0.8 s x 4.
+        assertThat(busy.touches()).isEqualTo(14 + 206);
     }
 
     @Test

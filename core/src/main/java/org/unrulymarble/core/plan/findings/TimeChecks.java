@@ -110,11 +110,12 @@ final class TimeChecks {
     private void idle(Placed p) {
         if (p.quiet() != null || p.layout().spots().waves() == null) return;
         // Whom a task is not for waits through all of it.
-        long waits = (p.others() > 0
-                        ? (long) p.block().sets() * p.turns() * p.sides().size() * p.workSec()
-                        : p.waitingSec())
-                / p.block().sets();
-        if (waits <= view.thresholds().idleSec()) return;
+        boolean forSome = p.others() > 0;
+        long oneTurn = (long) p.sides().size() * p.workSec();
+        // How long the others work decides; how long it is to the next turn is told.
+        if (oneTurn * (forSome ? p.turns() : p.turns() - p.parts())
+                <= view.thresholds().idleSec()) return;
+        long waits = forSome ? oneTurn * p.turns() : p.waitingSec() / p.block().sets();
         out.add(Found.mind(Code.WAVE_IDLE)
                 .at(p)
                 .figure("waiting", p.waiting())
