@@ -62,7 +62,11 @@ export function App() {
 
 function SignedIn() {
   const { pathname } = useLocation();
-  const who = useQuery(session);
+  const who = useQuery({
+    ...session,
+    // While the demo is being filled the server says so, and is asked again.
+    refetchInterval: ({ state }) => (state.error instanceof Problem && state.error.status === 503 ? 2_000 : false),
+  });
   if (who.isPending) return <Loading what="your page" />;
   // A run goes on without the server: its sheet and its taps are on this device, and only sending asks who it is.
   if (who.isLoadingError && who.error instanceof Problem && who.error.status === 0 && /^\/run\/[^/]+$/.test(pathname))
