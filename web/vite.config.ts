@@ -6,5 +6,6 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { assetsInlineLimit: 0, reportCompressedSize: false },
   server: { proxy: { "/api": "http://localhost:8080" } },
-  test: { environment: "jsdom", setupFiles: ["src/test-setup.ts"] },
+  // A shared machine may stand still for seconds.
+  test: { environment: "jsdom", setupFiles: ["src/test-setup.ts"], testTimeout: 20_000 },
 });

@@ -6,7 +6,7 @@ import { classes, diskRoom, session } from "./api/queries";
 import type { Who } from "./api/types";
 import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
 import { Choice } from "./ui/choice";
-import { Empty, Failed, Loading } from "./ui/states";
+import { Empty, Failed, Loading, Soon } from "./ui/states";
 import { SignIn } from "./views/session/sign-in";
 import { Today } from "./views/today/today";
 
@@ -75,6 +75,8 @@ function SignedIn() {
         <Route path="/run/:id" element={<RunView />} />
       </Routes>
     );
+  if (who.isLoadingError && who.error instanceof Problem && who.error.status === 503)
+    return <Soon problem={who.error} />;
   if (who.isLoadingError) return <Failed error={who.error} again={() => who.refetch()} />;
   if (!who.data.who) return <SignIn setupNeeded={who.data.setupNeeded} />;
   return (

@@ -10,6 +10,19 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
+/** What will be there in a moment, in the server's words. */
+export function Soon({ problem }: { problem: Problem }) {
+  return (
+    <div role="status" className="m-6 flex max-w-xl gap-4 bg-tint p-5">
+      <LoaderCircle className="mt-1 shrink-0 animate-spin motion-reduce:animate-none" aria-hidden />
+      <div>
+        <h2>{problem.title}</h2>
+        <p className="mt-2">{problem.detail}</p>
+      </div>
+    </div>
+  );
+}
+
 /** Says what happened and what to do. */
 export function Failed({ error, again }: { error: unknown; again?: () => void }) {
   const problem = error instanceof Problem ? error : new Problem(0, "Something went wrong", String(error));
