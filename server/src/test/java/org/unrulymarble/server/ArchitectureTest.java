@@ -1,13 +1,16 @@
 package org.unrulymarble.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.Repository;
 import org.springframework.modulith.core.ApplicationModules;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.RestController;
 
 @AnalyzeClasses(packages = "org.unrulymarble.server", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -24,6 +27,26 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .areAnnotatedWith(RestController.class);
+
+    @ArchTest
+    static final ArchRule controllers_bind_and_answer_and_hold_no_transaction =
+            noClasses().that().areAnnotatedWith(RestController.class).should().beAnnotatedWith(Transactional.class);
+
+    @ArchTest
+    static final ArchRule no_controller_method_holds_a_transaction = noMethods()
+            .that()
+            .areDeclaredInClassesThat()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .beAnnotatedWith(Transactional.class);
+
+    @ArchTest
+    static final ArchRule controllers_know_no_rows = noClasses()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .dependOnClassesThat()
+            .areAssignableTo(Repository.class);
 
     @ArchTest
     static final ArchRule nothing_depends_on_the_demo = noClasses()

@@ -1,124 +1,36 @@
 package org.unrulymarble.server.store;
 
-import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.check.Fault;
-import org.unrulymarble.server.account.SignedIn;
-import org.unrulymarble.server.audit.Audit;
-import org.unrulymarble.server.platform.Csv;
-import org.unrulymarble.server.platform.ExportedTable;
 import org.unrulymarble.server.platform.FileAnswer;
-import org.unrulymarble.server.platform.Words;
 
 /** A class list out as CSV and in again. Nobody is removed by a file: that is done by hand, pupil by pupil. */
 @RestController
 @RequestMapping("/api/classes/{id}")
-@Transactional
 class RosterController {
 
-    private final ClassAccess access;
-    private final ExportedTable roster;
-    private final EntityManager store;
-    private final Words words;
-    private final Audit audit;
+    private final RosterService rosters;
 
-    RosterController(ClassAccess access, RosterOut roster, EntityManager store, Words words, Audit audit) {
-        this.audit = audit;
-        this.access = access;
-        this.roster = roster;
-        this.store = store;
-        this.words = words;
+    RosterController(RosterService rosters) {
+        this.rosters = rosters;
     }
-
-    /** A file as it was read in the browser; a dry run only says what it would bring. */
-    record RosterText(String text, Boolean dryRun) {
-        RosterText {
-            new Checks().required("text", text).required("dryRun", dryRun).done();
-        }
-    }
-
-    /**
-     * What a file brings, or would bring, by the names as they are shown.
-     *
-     * @param same how many are there already just as the file has them
-     * @param bad the first of what is wrong; {@code badInAll} how much is
-     * @param kept whether anything was kept: never from a dry run, never from a file with a bad line
-     */
-    record RosterBrought(
-            List<String> added, List<String> changed, int same, List<Csv.BadCell> bad, int badInAll, boolean kept) {}
 
     @GetMapping("/roster.csv")
     void write(@PathVariable UUID id, HttpServletResponse response) throws IOException {
-        FileAnswer.begin(response, access.teach(id).name() + " roster.csv");
-        audit.note(SignedIn.now().accountId(), Audit.Kind.CLASS_EXPORTED, id);
-        roster.write(id, null, response.getWriter());
+        FileAnswer.begin(response, rosters.className(id) + " roster.csv");
+        rosters.write(id, response.getWriter());
     }
 
     /** Says what a file would bring, and unless that is all, brings it: all of it or nothing. */
     @PostMapping("/roster")
-    RosterBrought read(@PathVariable UUID id, @RequestBody RosterText file) {
-        SchoolClass c = access.teach(id);
-        Csv.Read<RosterFile.Listed> read = RosterFile.read(file.text(), words);
-        Map<UUID, Pupil> byId = new HashMap<>();
-        Map<String, Pupil> byName = new HashMap<>();
-        Set<String> twice = new HashSet<>();
-        for (Pupil p : c.pupils()) {
-            byId.put(p.id(), p);
-            if (byName.put(p.name(), p) != null) twice.add(p.name());
-        }
-        twice.forEach(byName::remove);
-        Map<Pupil, PupilDetails> changed = new HashMap<>();
-        List<PupilDetails> added = new ArrayList<>();
-        int same = 0;
-        for (RosterFile.Listed line : read.rows()) {
-            Pupil there = line.id() == null ? byName.get(name(line.details())) : byId.get(line.id());
-            if (there == null) added.add(line.details());
-            else if (line.beside(there.details()).equals(there.details())) same++;
-            else changed.put(there, line.beside(there.details()));
-        }
-        new Checks()
-                .that(
-                        c.pupils().size() + added.size() <= ClassController.MAX_PUPILS,
-                        "text",
-                        Fault.Rule.ENTRIES,
-                        0,
-                        ClassController.MAX_PUPILS)
-                .done();
-        boolean keep = !file.dryRun() && read.bad().isEmpty();
-        List<String> changedNames =
-                changed.keySet().stream().map(Pupil::name).sorted().toList();
-        if (keep && !(changed.isEmpty() && added.isEmpty())) {
-            store.lock(c, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
-            changed.forEach(Pupil::change);
-            for (PupilDetails d : added) c.add(new Pupil(UUID.randomUUID(), d));
-        }
-        return new RosterBrought(
-                added.stream().map(RosterController::name).toList(),
-                changedNames,
-                same,
-                read.bad(),
-                read.badInAll(),
-                keep);
-    }
-
-    private static String name(PupilDetails d) {
-        return new Pupil(null, d).name();
+    RosterService.RosterBrought read(@PathVariable UUID id, @RequestBody RosterService.RosterText file) {
+        return rosters.read(id, file);
     }
 }

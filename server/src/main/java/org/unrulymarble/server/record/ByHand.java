@@ -4,16 +4,8 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
-import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Modifier;
@@ -27,10 +19,9 @@ import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
 
 /** What is changed by hand: results typed in, corrected or confirmed, where a pupil stands, and how a class decides. Only by the class's teacher. */
-@RestController
-@RequestMapping("/api")
+@Service
 @Transactional
-class RecordChanges {
+class ByHand {
 
     private final RecordService records;
     private final AdviceService advice;
@@ -38,7 +29,7 @@ class RecordChanges {
     private final LadderService ladders;
     private final Clock clock;
 
-    RecordChanges(RecordService records, AdviceService advice, ClassAccess access, LadderService ladders, Clock clock) {
+    ByHand(RecordService records, AdviceService advice, ClassAccess access, LadderService ladders, Clock clock) {
         this.records = records;
         this.advice = advice;
         this.access = access;
@@ -66,9 +57,7 @@ class RecordChanges {
             Boolean seen,
             Boolean trial) {}
 
-    @PostMapping("/pupils/{id}/attempts")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void typeIn(@PathVariable UUID id, @RequestBody TypedIn typed) {
+    void typeIn(UUID id, TypedIn typed) {
         Pupil pupil = taught(access.pupil(id));
         LocalDate today = LocalDate.now(clock);
         new Checks()
@@ -111,34 +100,26 @@ class RecordChanges {
                         List.of())));
     }
 
-    @PostMapping("/attempts/{id}/corrections")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void correct(@PathVariable UUID id, @RequestBody Correction.Wanted wanted) {
+    void correct(UUID id, Correction.Wanted wanted) {
         records.correct(taughtRow(id), wanted);
     }
 
-    @PostMapping("/attempts/{id}/confirm")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void confirm(@PathVariable UUID id) {
+    void confirm(UUID id) {
         records.confirm(taughtRow(id));
     }
 
     /** @param reason why, in the teacher's words */
     record Said(String ladderId, String rungId, String reason) {}
 
-    @PostMapping("/pupils/{id}/standings")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void say(@PathVariable UUID id, @RequestBody Said said) {
+    void say(UUID id, Said said) {
         records.say(taught(access.pupil(id)), said.ladderId(), said.rungId(), said.reason());
     }
 
-    @GetMapping("/classes/{id}/readiness")
-    AdviceService.ReadinessView readiness(@PathVariable UUID id) {
+    AdviceService.ReadinessView readiness(UUID id) {
         return advice.readiness(access.teach(id).id());
     }
 
-    @PutMapping("/classes/{id}/readiness")
-    AdviceService.ReadinessView setReadiness(@PathVariable UUID id, @RequestBody AdviceService.ReadinessView wanted) {
+    AdviceService.ReadinessView setReadiness(UUID id, AdviceService.ReadinessView wanted) {
         new Checks().required("readiness", wanted.readiness()).done();
         return records.decide(access.teach(id).id(), wanted);
     }
