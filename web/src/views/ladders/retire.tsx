@@ -15,9 +15,10 @@ export function Retire({ own }: { own: OwnLadder }) {
   const send = async (act: () => Promise<unknown>, after?: () => void) => {
     try {
       await act();
-      await changed();
+      // Before the lists are fetched anew: the next question may be opened while they come.
       setAsking(false);
       setProblem(undefined);
+      await changed();
       after?.();
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "Not done", String(e)));

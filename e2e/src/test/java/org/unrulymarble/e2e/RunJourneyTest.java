@@ -191,7 +191,7 @@ class RunJourneyTest {
         browser.press("Run it");
         browser.press("Go");
         run.toWork(1);
-        browser.seeText("By count: 3 catches");
+        browser.seeText("3 catches. Done early:");
         browser.seeText("At the tables, 16 pupils");
         browser.press("1 Amaru T.");
         browser.keys("q", "q");
