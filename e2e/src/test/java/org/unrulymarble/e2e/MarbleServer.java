@@ -75,7 +75,9 @@ public final class MarbleServer implements AutoCloseable {
                     Path.of(System.getProperty("java.home"), "bin", "java").toString()));
             if (heap != null) command.add("-Xmx" + heap);
             if (unpacked == null) command.addAll(List.of("-XX:TieredStopAtLevel=1", "-jar", jar().toString()));
-            else command.addAll(List.of("-XX:SharedArchiveFile=classes.jsa", "-jar", "marble.jar"));
+            else
+                command.addAll(
+                        List.of("-XX:+UseParallelGC", "-XX:SharedArchiveFile=classes.jsa", "-jar", "marble.jar"));
             if (demo) command.add("--spring.profiles.active=demo");
             ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
             if (unpacked != null) builder.directory(unpacked.toFile());

@@ -4,6 +4,8 @@ import java.nio.file.FileStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -26,8 +28,11 @@ class DiskConfig {
 
     @Bean
     FreeSpace freeSpace() {
+        // Each tap asks. Which disk a folder lies on is looked up in the machine's whole list, so it is remembered.
+        Map<Path, FileStore> disks = new ConcurrentHashMap<>();
         return folder -> {
-            FileStore disk = Files.getFileStore(folder);
+            FileStore disk = disks.get(folder);
+            if (disk == null) disks.put(folder, disk = Files.getFileStore(folder));
             return new FreeSpace.Of(disk.getUsableSpace(), disk.getTotalSpace());
         };
     }

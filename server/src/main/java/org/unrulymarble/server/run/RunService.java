@@ -4,6 +4,7 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -160,8 +161,11 @@ public class RunService {
                         told.computeIfAbsent(a.runId(), id -> new ArrayList<>()).add(e);
                     }
             events.saveAllAndFlush(fresh);
+            Map<UUID, RunHead> of = new HashMap<>();
+            heads.findAllById(told.keySet()).forEach(head -> of.put(head.id(), head));
             told.forEach((runId, added) -> {
-                RunHead head = heads.findById(runId).orElseThrow(NotFound::new);
+                RunHead head = of.get(runId);
+                if (head == null) throw new NotFound();
                 if (head.finished() || added.stream().anyMatch(e -> e.what() instanceof What.Finish))
                     recording.record(head, sheets.of(runId), state(runId));
             });
