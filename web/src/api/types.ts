@@ -19,6 +19,7 @@ export type LadderHere = Schemas["LadderHere"];
 export type Taken = Schemas["Taken"];
 export type Lesson = Schemas["Lesson"];
 export type Block = Schemas["Block"];
+export type Edit = Schemas["Edit"];
 export type LessonDoc = Schemas["LessonDoc"];
 export type LessonView = Schemas["LessonView"];
 export type LessonLine = Schemas["LessonLine"];

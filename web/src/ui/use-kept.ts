@@ -22,6 +22,8 @@ export function useKept<View extends { version: number }, Draft extends object>(
   const [draft, setDraft] = useState(() => draftOf(loaded));
   const heard = useRef({ draftOf, onSaved });
   heard.current = { draftOf, onSaved };
+  // Two changes may come before the page is drawn again: each begins from the one before.
+  const now = useRef(draft);
   const [past, setPast] = useState<Draft[]>([]);
   const [future, setFuture] = useState<Draft[]>([]);
   const [problem, setProblem] = useState<Problem>();
@@ -58,6 +60,7 @@ export function useKept<View extends { version: number }, Draft extends object>(
 
   const put = useCallback(
     (next: Draft) => {
+      now.current = next;
       setDraft(next);
       setUnsaved(true);
       wanted.current = next;
@@ -69,14 +72,15 @@ export function useKept<View extends { version: number }, Draft extends object>(
   /** @param step changes of the same step soon after one another are undone together */
   const change = useCallback(
     (next: Draft, step: string) => {
-      const now = Date.now();
-      const same = step === lastStep.current.key && now - lastStep.current.at < ONE_STEP_MS;
-      lastStep.current = { key: step, at: now };
-      if (!same) setPast((p) => [...p.slice(-99), draft]);
+      const at = Date.now();
+      const same = step === lastStep.current.key && at - lastStep.current.at < ONE_STEP_MS;
+      lastStep.current = { key: step, at };
+      const before = now.current;
+      if (!same) setPast((p) => [...p.slice(-99), before]);
       setFuture([]);
       put(next);
     },
-    [draft, put],
+    [put],
   );
 
   const undo = useCallback(() => {
@@ -102,7 +106,8 @@ export function useKept<View extends { version: number }, Draft extends object>(
     version.current = theirs.version;
     setPast((p) => [...p, draft]);
     setSaved(theirs);
-    setDraft(heard.current.draftOf(theirs));
+    now.current = heard.current.draftOf(theirs);
+    setDraft(now.current);
     setUnsaved(false);
     setProblem(undefined);
   }, [draft, path]);
@@ -125,6 +130,8 @@ export function useKept<View extends { version: number }, Draft extends object>(
   return {
     saved,
     draft,
+    /** The draft as it is now, also before the page is drawn again. */
+    newest: useCallback(() => now.current, []),
     problem,
     setProblem,
     unsaved,

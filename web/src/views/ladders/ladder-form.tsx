@@ -111,6 +111,12 @@ export function LadderForm({
               />{" "}
               does what is counted
             </label>
+            {!r.works && (
+              <label className="flex items-center gap-2 pb-2">
+                <input type="checkbox" checked={r.busy} onChange={(e) => role(i, { busy: e.target.checked })} /> moves
+                too: no rest
+              </label>
+            )}
             <Words
               label="What to tell them"
               value={r.line}
@@ -133,7 +139,7 @@ export function LadderForm({
         <button
           type="button"
           className="btn btn-small"
-          onClick={() => set({ roles: [...ladder.roles, { name: "counter", works: false, line: "" }] })}
+          onClick={() => set({ roles: [...ladder.roles, { name: "counter", works: false, busy: false, line: "" }] })}
         >
           <Plus size={16} aria-hidden /> Somebody else
         </button>

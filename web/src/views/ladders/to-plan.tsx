@@ -1,15 +1,15 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { v4 } from "uuid";
 import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery, lessons } from "../../api/queries";
-import type { Block, Ladder, LessonView, Rung } from "../../api/types";
+import type { Edit, Ladder, LessonView, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
 import { day } from "../../words";
-import { newBlock } from "../plan/new-block";
-import { draftOf } from "../plan/use-plan";
+import { draftOf, edited } from "../plan/use-plan";
 
 /** Puts a rung at the end of one of the class's lessons and goes there. */
 export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
@@ -18,7 +18,7 @@ export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
       label="Put it in a plan"
       className="btn btn-main"
       title={`Put “${rung.name}” in a plan`}
-      block={() => newBlock(ladder, rung)}
+      edits={(id) => [{ type: "ADD", id, at: null, ladderId: ladder.id, rungId: rung.id }]}
     />
   );
 }
@@ -28,12 +28,13 @@ export function BlockToPlan({
   label,
   title,
   className,
-  block,
+  edits,
 }: {
   label: string;
   title: string;
   className: string;
-  block: () => Block;
+  /** What puts it in, under an id that no block has yet. */
+  edits: (id: string) => Edit[];
 }) {
   const [open, setOpen] = useState(false);
   return (
@@ -42,13 +43,13 @@ export function BlockToPlan({
         {label}
       </button>
       <Sheet title={title} open={open} onOpenChange={setOpen}>
-        <Lessons block={block} />
+        <Lessons edits={edits} />
       </Sheet>
     </>
   );
 }
 
-function Lessons({ block }: { block: () => Block }) {
+function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
   const { chosen } = useChosenClass();
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -60,11 +61,11 @@ function Lessons({ block }: { block: () => Block }) {
     try {
       const before = await api<LessonView>("GET", `/lessons/${id}`);
       const draft = draftOf(before);
-      const blocks = [...draft.lesson.blocks, block()];
+      const lesson = await edited(id, draft.lesson, edits(v4()));
       const after = await api<LessonView>("PUT", `/lessons/${id}`, {
         ...draft,
         version: before.version,
-        lesson: { ...draft.lesson, blocks },
+        lesson,
       });
       client.setQueryData(lessonQuery(id).queryKey, after);
       client.invalidateQueries({ queryKey: ["lessons"] });

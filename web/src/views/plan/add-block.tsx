@@ -2,13 +2,12 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { fits, foundLadders } from "../../api/queries";
-import type { Block, Family, Ladder } from "../../api/types";
+import type { Family, Ladder, Rung } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Sheet } from "../../ui/sheet";
 import { family as familyWord, gate } from "../../words";
 import { noise, people } from "../../words-ladders";
 import { Verdict } from "../ladders/verdict";
-import { newBlock } from "./new-block";
 
 const families: Family[] = ["THROW", "CATCH", "HANDLE", "TARGET", "MOVE"];
 
@@ -27,7 +26,7 @@ export function AddBlock({
   /** class, space and time of the lesson, as the question what fits there */
   here: string;
   spaceName: string;
-  onAdd: (block: Block) => void;
+  onAdd: (ladder: Ladder, rung: Rung) => void;
 }) {
   const [search, setSearch] = useState("");
   const [onlyFitting, setOnlyFitting] = useState(false);
@@ -91,7 +90,7 @@ export function AddBlock({
                       className="btn btn-small"
                       title={`${r.change} Gate: ${gate(r)}.`}
                       aria-label={`Add ${l.name}, rung ${i + 1}, ${r.name}`}
-                      onClick={() => onAdd(newBlock(l, r))}
+                      onClick={() => onAdd(l, r)}
                     >
                       {i + 1} {r.name}
                     </button>

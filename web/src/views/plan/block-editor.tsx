@@ -1,13 +1,11 @@
-import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
-import type { Block, BlockPlan, Ladder, Rung } from "../../api/types";
+import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
+import type { Block, BlockPlan, Edit, Ladder, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { doseSchool, gate, pacing, side, turns } from "../../words";
 import { sideOrder } from "../../words-findings";
 import { BlockMore } from "./block-more";
-import { doseOf, secPerTry } from "./new-block";
-import { quietTasks } from "./quiet-tasks";
 
 export type EditorProps = {
   block: Block;
@@ -21,16 +19,25 @@ export type EditorProps = {
   who: { id: string; name: string }[];
   must: (field: string) => string | undefined;
   readOnly: boolean;
+  /** What is typed or ticked as it stands. */
   onChange: (block: Block, step: string) => void;
+  /** What the core has a rule for. */
+  onEdit: (edit: Edit) => void;
 };
 
 type Props = EditorProps & Movers;
 
-export type Movers = { onRemove: () => void; onUp?: () => void; onDown?: () => void; readOnly: boolean };
+export type Movers = {
+  onRemove: () => void;
+  onCopy: () => void;
+  onUp?: () => void;
+  onDown?: () => void;
+  readOnly: boolean;
+};
 
 /** The dose sentence, which is itself the editor. */
 export function BlockEditor(props: Props) {
-  const { block, ladder, rung, plan, must, readOnly, who, onChange } = props;
+  const { block, ladder, rung, plan, must, readOnly, who, onChange, onEdit } = props;
   const number = (field: NumericField, label: string, unit?: string, step = 5, tail?: string) => (
     <NumberField
       label={label}
@@ -42,21 +49,6 @@ export function BlockEditor(props: Props) {
       onChange={(v) => onChange({ ...block, [field]: v as number }, field)}
     />
   );
-  const withRung = (rungId: string) => {
-    const next = ladder.rungs.find((r) => r.id === rungId);
-    if (!next) return;
-    const fresh = {
-      ...block,
-      rungId,
-      gate: null,
-      modifiers: block.modifiers.filter((m) => next.modifiers.includes(m)),
-    };
-    // A pace belongs to its rung; the count and the clock were the teacher's choice and stay.
-    onChange(
-      block.dose.type === "COUNT" ? { ...fresh, dose: { ...block.dose, secPerRep: secPerTry(next) } } : fresh,
-      "rung",
-    );
-  };
   // With the figures of this block.
   const words = plan?.words ?? rung;
   const expected = plan ? pacing(block, plan, who.length) : "";
@@ -78,7 +70,7 @@ export function BlockEditor(props: Props) {
           label="Rung"
           value={rung.id}
           options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
-          onChange={withRung}
+          onChange={(rungId) => onEdit({ type: "CHOOSE_RUNG", blockId: block.id, rungId })}
         />
         <Choice
           label="Who is on which rung"
@@ -97,7 +89,7 @@ export function BlockEditor(props: Props) {
             value,
             text: doseSchool[value],
           }))}
-          onChange={(type) => onChange({ ...block, dose: doseOf(type, rung) }, `dose ${type}`)}
+          onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
         />
         <DoseNumbers {...props} />
         {number("sets", "Sets", undefined, 1)}
@@ -138,9 +130,7 @@ export function BlockEditor(props: Props) {
             { value: "FIRST", text: "cue first," },
             { value: "AFTER_A_TRY", text: "try first, then the cue and the same round again," },
           ]}
-          onChange={(cue) =>
-            onChange({ ...block, cue, sets: cue === "AFTER_A_TRY" ? Math.max(2, block.sets) : block.sets }, "cue")
-          }
+          onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
         />
         {number("explainSec", "Explain", "s", 5, ",")}
         <span>count in</span>
@@ -168,7 +158,7 @@ export function BlockEditor(props: Props) {
   );
 }
 
-export function MoveButtons({ readOnly, onUp, onDown, onRemove }: Movers) {
+export function MoveButtons({ readOnly, onUp, onDown, onCopy, onRemove }: Movers) {
   if (readOnly) return null;
   return (
     <div className="flex flex-wrap gap-2">
@@ -177,6 +167,9 @@ export function MoveButtons({ readOnly, onUp, onDown, onRemove }: Movers) {
       </button>
       <button type="button" className="btn btn-small" onClick={onDown} disabled={!onDown}>
         <ArrowDown size={16} aria-hidden /> Later
+      </button>
+      <button type="button" className="btn btn-small" onClick={onCopy}>
+        <Copy size={16} aria-hidden /> Copy
       </button>
       <button type="button" className="btn btn-small" onClick={onRemove}>
         <Trash2 size={16} aria-hidden /> Remove
@@ -304,9 +297,10 @@ function SideChoice({ block, rung, onChange }: Props) {
 const NOTHING = "-";
 
 /** Waves and parts as they were worked out; while some wait, what they do meanwhile. */
-function Turns({ block, plan, ladder, catalogue, onOffer, onChange }: Props & { plan: BlockPlan }) {
+function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Props & { plan: BlockPlan }) {
   const given = catalogue.find((l) => l.id === block.meanwhile?.ladderId);
-  const quiet = quietTasks([...onOffer, ...(given && !onOffer.includes(given) ? [given] : [])]);
+  const quiet = onOffer.filter((l) => l.meanwhile);
+  if (given && !quiet.includes(given)) quiet.push(given);
   const { all } = useChosenClass();
   const only = all.flatMap((c) => c.pupils).filter((p) => block.onlyPupilIds.includes(p.id));
   return (
@@ -340,7 +334,7 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange }: Props & { 
           ]}
           onChange={(v) => {
             const [ladderId = "", rungId = ""] = v.split("/");
-            onChange({ ...block, meanwhile: v === NOTHING ? null : { ladderId, rungId } }, "meanwhile");
+            onEdit({ type: "SET_MEANWHILE", blockId: block.id, task: v === NOTHING ? null : { ladderId, rungId } });
           }}
         />
       )}

@@ -10,7 +10,6 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import {
-  arrayMove,
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
@@ -18,8 +17,9 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
+import { v4 } from "uuid";
 import type { Problem } from "../../api/client";
-import type { Block, BlockPlan, Ladder, LessonView } from "../../api/types";
+import type { Block, BlockPlan, Edit, Ladder, LessonView } from "../../api/types";
 import { blockName } from "../../lane/lane-blocks";
 import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
 import { clock, count, dose, modifier, moveHelp } from "../../words";
@@ -36,22 +36,24 @@ type Props = {
   problem: Problem | undefined;
   chosenId: string | undefined;
   onChoose: (id: string | undefined) => void;
+  /** What is typed or ticked as it stands. */
   onChange: (blocks: Block[], step: string) => void;
+  /** What the core has a rule for. */
+  onEdit: (edits: Edit[], step: string) => void;
   readOnly: boolean;
 };
 
 /** The blocks in order; the chosen one opens into its dose sentence. Moved by drag, by its buttons and by keyboard. */
 export function BlockList(props: Props) {
-  const { blocks, catalogue, onChange, readOnly } = props;
+  const { blocks, catalogue, onEdit, readOnly } = props;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    const from = blocks.findIndex((b) => b.id === active.id);
     const to = blocks.findIndex((b) => b.id === over.id);
-    onChange(arrayMove(blocks, from, to), `move ${active.id} ${Date.now()}`);
+    onEdit([{ type: "MOVE", blockId: String(active.id), to }], `move ${active.id} ${Date.now()}`);
   };
   const name = (id: unknown) => {
     const block = blocks.find((b) => b.id === id);
@@ -164,11 +166,12 @@ function BlockLine(props: Props & { block: Block; index: number }) {
 
 /** The open block: the dose sentence of a task, or the minutes of other time. */
 function Opened(props: Props & { block: Block; index: number; forwards: Block }) {
-  const { block, forwards, index, blocks, plans, catalogue, onOffer, problem, who, onChoose, onChange, readOnly } =
-    props;
+  const { block, forwards, index, blocks, plans, catalogue, onOffer, problem, who } = props;
+  const { onChoose, onChange, onEdit, readOnly } = props;
   const ladder = catalogue.find((l) => l.id === forwards.ladderId);
   const rung = ladder?.rungs.find((r) => r.id === forwards.rungId);
-  const move = (by: number) => onChange(arrayMove(blocks, index, index + by), `move ${block.id} ${Date.now()}`);
+  const move = (by: number) =>
+    onEdit([{ type: "MOVE", blockId: block.id, to: index + by }], `move ${block.id} ${Date.now()}`);
   const shared = {
     block,
     must: (field: string) => problem?.must(`lesson.blocks[${index}].${field}`),
@@ -179,14 +182,13 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
         `${step} ${block.id}`,
       ),
     onRemove: () => {
-      onChange(
-        blocks
-          .filter((b) => b.id !== block.id)
-          // What went backwards through it stands on its own.
-          .map((b) => (b.reverses === block.id ? { ...b, reverses: null } : b)),
-        `remove ${block.id}`,
-      );
+      onEdit([{ type: "REMOVE", blockId: block.id }], `remove ${block.id}`);
       onChoose(undefined);
+    },
+    onCopy: () => {
+      const id = v4();
+      onEdit([{ type: "COPY", blockId: block.id, id }], `copy ${id}`);
+      onChoose(id);
     },
     onUp: index > 0 ? () => move(-1) : undefined,
     onDown: index < blocks.length - 1 ? () => move(1) : undefined,
@@ -195,6 +197,7 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
   return (
     <BlockEditor
       {...shared}
+      onEdit={(edit) => onEdit([edit], `${edit.type} ${block.id} ${Date.now()}`)}
       blocks={blocks}
       ladder={ladder}
       rung={rung}

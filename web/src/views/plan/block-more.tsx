@@ -10,7 +10,9 @@ import type { EditorProps } from "./block-editor";
 
 /** What is set less often: optional last round, attitude, beat, modifiers, kit, gate, mark, spots, part of the lesson, variants. */
 export function BlockMore(props: EditorProps) {
-  const { block, rung, onChange } = props;
+  const { block, rung, onChange, onEdit } = props;
+  // One that the rung does not allow any more is shown too, so that it can be taken out.
+  const modifiers = [...rung.modifiers, ...block.modifiers.filter((m) => !rung.modifiers.includes(m))];
   const tick = (label: string, on: boolean, change: Partial<Block>, disabled = false) => (
     <label className={`flex items-center gap-1.5 ${disabled ? "text-soft" : ""}`}>
       <input
@@ -34,26 +36,28 @@ export function BlockMore(props: EditorProps) {
           block.sets < 2 && !block.optionalLast,
         )}
         {tick("Beat the pace", block.beat, { beat: !block.beat })}
-        {block.sayChange && tick("The change of cue is said", true, { sayChange: false })}
+        {block.sayChange && (
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked
+              onChange={() => onEdit({ type: "SAY_CHANGE", blockId: block.id, said: false })}
+            />
+            The change of cue is said
+          </label>
+        )}
       </div>
-      {rung.modifiers.length > 0 && (
+      {modifiers.length > 0 && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
           <span>With</span>
-          {rung.modifiers.map((m) => (
+          {modifiers.map((m) => (
             <label key={m} className="flex items-center gap-1.5">
               <input
                 type="checkbox"
                 className="size-4 accent-ink"
                 checked={block.modifiers.includes(m)}
-                onChange={(e) =>
-                  onChange(
-                    {
-                      ...block,
-                      modifiers: e.target.checked ? [...block.modifiers, m] : block.modifiers.filter((x) => x !== m),
-                    },
-                    `modifier ${m}`,
-                  )
-                }
+                onChange={(e) => onEdit({ type: "SET_MODIFIER", blockId: block.id, modifier: m, on: e.target.checked })}
               />
               {modifier[m]}
             </label>
@@ -108,7 +112,7 @@ function Attitude({ block, rung, onChange }: EditorProps) {
   );
 }
 
-function PartOfLesson({ block, blocks, ladder, onChange }: EditorProps) {
+function PartOfLesson({ block, blocks, ladder, onEdit }: EditorProps) {
   const part = block.part ?? ladder.part;
   const warmUps = blocks.filter(
     (b) => b.id !== block.id && b.kind === "TASK" && !b.reverses && b.id !== block.reverses,
@@ -121,7 +125,7 @@ function PartOfLesson({ block, blocks, ladder, onChange }: EditorProps) {
         label="Part of the lesson"
         value={part}
         options={(["WARM_UP", "MAIN", "COOL_DOWN"] as const).map((value) => ({ value, text: name[value] }))}
-        onChange={(next) => onChange({ ...block, part: next === ladder.part ? null : next }, "part")}
+        onChange={(next) => onEdit({ type: "CHOOSE_PART", blockId: block.id, part: next })}
       />
       {part === "COOL_DOWN" && (
         <Choice
@@ -132,25 +136,18 @@ function PartOfLesson({ block, blocks, ladder, onChange }: EditorProps) {
             ...(block.reverses ? [{ value: block.reverses, text: `block ${at(block.reverses)} backwards` }] : []),
             ...warmUps.map((b) => ({ value: b.id, text: `block ${at(b.id)} backwards` })),
           ]}
-          onChange={(v) => onChange({ ...block, reverses: v === "-" ? null : v }, "reverses")}
+          onChange={(v) => onEdit({ type: "GO_BACKWARDS", blockId: block.id, of: v === "-" ? null : v })}
         />
       )}
     </Row>
   );
 }
 
-function KitRows({ block, ladder, onChange }: EditorProps) {
+function KitRows({ block, ladder, onEdit }: EditorProps) {
   const store = useQuery(kitQuery);
   if (!store.data || ladder.kit.length === 0) return null;
   const name = (id: string) => store.data.kinds.find((k) => k.id === id)?.name ?? id;
-  const play = (role: string, kinds: string[] | null) =>
-    onChange(
-      {
-        ...block,
-        kit: [...block.kit.filter((c) => c.role !== role), ...(kinds ? [{ role, kinds }] : [])],
-      },
-      `kit ${role}`,
-    );
+  const play = (role: string, kinds: string[] | null) => onEdit({ type: "PLAY_WITH", blockId: block.id, role, kinds });
   return (
     <>
       {ladder.kit.map((r) => {
@@ -176,8 +173,7 @@ function KitRows({ block, ladder, onChange }: EditorProps) {
                 onChange={(v) => {
                   if (v === "-") return;
                   const [how = "", kind = ""] = v.split(" ");
-                  const kinds = how === "only" ? [kind] : [...chosen, kind];
-                  play(r.role, kinds.length === 1 && kinds[0] === r.kind ? null : kinds);
+                  play(r.role, how === "only" ? [kind] : [...chosen, kind]);
                 }}
               />
             )}
@@ -193,8 +189,8 @@ function KitRows({ block, ladder, onChange }: EditorProps) {
   );
 }
 
-function OwnGate({ block, rung, must, onChange }: EditorProps) {
-  const gate = block.gate ?? rung.gate;
+function OwnGate({ block, rung, plan, must, onChange }: EditorProps) {
+  const gate = block.gate ?? plan?.gate ?? rung.gate;
   return (
     <Row label="Gate">
       <NumberField
@@ -206,7 +202,7 @@ function OwnGate({ block, rung, must, onChange }: EditorProps) {
       />
       {block.gate && (
         <button type="button" className="underline" onClick={() => onChange({ ...block, gate: null }, "gate off")}>
-          the rung's: {rung.gate.reach}
+          as the rung and the count say
         </button>
       )}
     </Row>
@@ -227,7 +223,7 @@ function gateUnit(gate: Gate, unit: string): string {
   }
 }
 
-function Mark({ block, ladder, must, onChange }: EditorProps) {
+function Mark({ block, ladder, must, onChange, onEdit }: EditorProps) {
   if (!ladder.footprint.needsWall) return null;
   const mark = block.mark;
   return (
@@ -258,7 +254,7 @@ function Mark({ block, ladder, must, onChange }: EditorProps) {
         <button
           type="button"
           className="btn btn-small"
-          onClick={() => onChange({ ...block, mark: { lowM: 2.1, highM: 2.6 } }, "mark on")}
+          onClick={() => onEdit({ type: "MARK_BAND", blockId: block.id })}
         >
           Mark a band on the wall
         </button>
@@ -317,7 +313,7 @@ function OwnSpot({ block, ladder, must, onChange }: EditorProps) {
   );
 }
 
-function Variants({ block, ladder, catalogue, who, onChange }: EditorProps) {
+function Variants({ block, ladder, catalogue, who, onEdit }: EditorProps) {
   if (block.variants.length === 0) return null;
   const text = { SEATED: ladder.seated, ONE_HAND: ladder.oneHand, SEES_LITTLE: ladder.seesLittle, HEARS_LITTLE: null };
   return (
@@ -332,7 +328,14 @@ function Variants({ block, ladder, catalogue, who, onChange }: EditorProps) {
             <button
               type="button"
               className="underline"
-              onClick={() => onChange({ ...block, variants: block.variants.filter((x) => x !== v) }, "variant off")}
+              onClick={() =>
+                onEdit({
+                  type: "TAKE_OUT_VARIANT",
+                  blockId: block.id,
+                  pupilId: v.pupilId,
+                  adaptation: v.adaptation,
+                })
+              }
             >
               take out
             </button>

@@ -2,8 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useParams } from "react-router";
+import { v4 } from "uuid";
 import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
-import type { Block, Ladder, LessonView, Space } from "../../api/types";
+import type { Block, Edit, Ladder, LessonView, Space } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
@@ -16,7 +17,6 @@ import { Figures } from "./figures";
 import { Findings } from "./findings";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
-import { timeFor } from "./new-block";
 import { SaveState } from "./save-state";
 import { usePlan } from "./use-plan";
 
@@ -82,13 +82,15 @@ function Editor({
     return () => window.removeEventListener("keydown", byKey);
   }, [undo, redo, readOnly]);
 
-  const add = (block: Block) => {
+  const add = (how: (id: string, at: number) => Edit) => {
+    const id = v4();
     const after = blocks.findIndex((b) => b.id === chosenId);
-    const at = after < 0 ? blocks.length : after + 1;
-    setBlocks([...blocks.slice(0, at), block, ...blocks.slice(at)], `add ${block.id}`);
-    setChosenId(block.id);
+    plan.edit([how(id, after < 0 ? blocks.length : after + 1)], `add ${id}`);
+    setChosenId(id);
     setAdding(false);
   };
+  const addTime = (kind: "WATER" | "TALK" | "FREE") =>
+    add((id, at) => ({ type: "ADD_TIME", id, at, kind, seconds: null }));
 
   return (
     <div>
@@ -146,6 +148,7 @@ function Editor({
             chosenId={chosenId}
             onChoose={setChosenId}
             onChange={setBlocks}
+            onEdit={plan.edit}
             who={saved.who}
             findings={saved.findings}
             readOnly={readOnly}
@@ -155,13 +158,13 @@ function Editor({
               <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
                 + Add a block
               </button>
-              <button type="button" className="btn" onClick={() => add(timeFor("WATER", 60))}>
+              <button type="button" className="btn" onClick={() => addTime("WATER")}>
                 + Water
               </button>
-              <button type="button" className="btn" onClick={() => add(timeFor("TALK", 60))}>
+              <button type="button" className="btn" onClick={() => addTime("TALK")}>
                 + Talk
               </button>
-              <button type="button" className="btn" onClick={() => add(timeFor("FREE", 180))}>
+              <button type="button" className="btn" onClick={() => addTime("FREE")}>
                 + Free combining
               </button>
             </p>
@@ -208,7 +211,7 @@ function Editor({
         onOffer={onOffer}
         here={here}
         spaceName={saved.spaceName}
-        onAdd={add}
+        onAdd={(l, r) => add((id, at) => ({ type: "ADD", id, at, ladderId: l.id, rungId: r.id }))}
       />
     </div>
   );

@@ -7,13 +7,22 @@ import { usePlan } from "./use-plan";
 /** A server that keeps one lesson and its version, and refuses lessons of no minutes. */
 let stored: LessonView;
 let sent: number[];
+/** What happens before an edit is answered. */
+let answered: (() => Promise<void>) | undefined;
 
 beforeEach(() => {
   sent = [];
+  answered = undefined;
   stored = { id: "l1", version: 0, name: "A", lesson: { minutes: 40, blocks: [] }, plan: {} } as unknown as LessonView;
   vi.stubGlobal("fetch", async (_path: string, init: RequestInit) => {
     if (init.method === "GET") return Response.json(stored);
     const doc = JSON.parse(String(init.body));
+    if (init.method === "POST") {
+      await answered?.();
+      if (doc.edits[0].blockId === "nobody")
+        return Response.json({ title: "No such block", errors: [] }, { status: 400 });
+      return Response.json({ ...doc.lesson, blocks: [...doc.lesson.blocks, { id: doc.edits[0].id }] });
+    }
     sent.push(doc.lesson.minutes);
     if (doc.version !== stored.version) return Response.json({ title: "Changed elsewhere" }, { status: 409 });
     if (doc.lesson.minutes < 1)
@@ -81,4 +90,44 @@ it("never overwrites another's save unasked, and loses neither", async () => {
   expect(result.current.draft.lesson.minutes).toBe(55);
   act(() => result.current.undo?.());
   await waitFor(() => expect(stored.lesson.minutes).toBe(30));
+});
+
+const water = (id: string) => ({ type: "ADD_TIME", id, at: null, kind: "WATER", seconds: null }) as const;
+
+it("makes edits one after the other, saves them and takes each back by itself", async () => {
+  const { result } = plan();
+  await act(async () => {
+    result.current.edit([water("w1")], "w1");
+    await result.current.edit([water("w2")], "w2");
+  });
+  await waitFor(() => expect(stored.lesson.blocks.map((b) => b.id)).toEqual(["w1", "w2"]));
+  act(() => result.current.undo?.());
+  await waitFor(() => expect(stored.lesson.blocks.map((b) => b.id)).toEqual(["w1"]));
+});
+
+it("loses nothing that was typed while an edit was worked out", async () => {
+  const { result } = plan();
+  let once = true;
+  answered = async () => {
+    if (once) minutes(result, 33);
+    once = false;
+  };
+  await act(async () => {
+    await result.current.edit([water("w1")], "w1");
+  });
+  await waitFor(() => expect(stored.lesson.blocks.map((b) => b.id)).toEqual(["w1"]));
+  expect(stored.lesson.minutes).toBe(33);
+});
+
+it("says why an edit cannot be and goes on", async () => {
+  const { result } = plan();
+  await act(async () => {
+    await result.current.edit([{ type: "REMOVE", blockId: "nobody" }], "remove");
+  });
+  expect(result.current.problem?.title).toBe("No such block");
+  await act(async () => {
+    await result.current.edit([water("w1")], "w1");
+  });
+  await waitFor(() => expect(stored.lesson.blocks).toHaveLength(1));
+  await waitFor(() => expect(result.current.problem).toBeUndefined());
 });

@@ -1,14 +1,19 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useCallback } from "react";
+import { useCallback, useRef } from "react";
 import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery } from "../../api/queries";
-import type { Lesson, LessonDoc, LessonView } from "../../api/types";
+import type { Edit, Lesson, LessonDoc, LessonView } from "../../api/types";
 import { useKept } from "../../ui/use-kept";
 
 export type Draft = Omit<LessonDoc, "version">;
 
 export function draftOf(v: LessonView): Draft {
   return { classId: v.classId, spaceId: v.spaceId, name: v.name, onDay: v.onDay, lesson: v.lesson };
+}
+
+/** A lesson after some edits, as the core works it out; nothing is saved. */
+export function edited(lessonId: string, lesson: Lesson, edits: Edit[]): Promise<Lesson> {
+  return api<Lesson>("POST", `/lessons/${lessonId}/edited`, { lesson, edits });
 }
 
 /** A lesson being changed: every change is worked out on the server and comes back saved, with its findings. */
@@ -18,11 +23,36 @@ export function usePlan(loaded: LessonView) {
     client.setQueryData(lessonQuery(loaded.id).queryKey, view);
     client.invalidateQueries({ queryKey: ["lessons"] });
   });
-  const { draft, change, saved, setProblem } = kept;
+  const { draft, newest, change, saved, setProblem } = kept;
 
   const changeLesson = useCallback(
     (lesson: Lesson, step: string) => change({ ...draft, lesson }, step),
     [change, draft],
+  );
+
+  const last = useRef<Promise<void>>(Promise.resolve());
+
+  /** Edits, one after the other; what follows from them by a rule the core works out, and the lesson is then saved like any other change. */
+  const edit = useCallback(
+    (edits: Edit[], step: string) => {
+      const once = async () => {
+        try {
+          for (;;) {
+            const asked = newest().lesson;
+            const lesson = await edited(loaded.id, asked, edits);
+            // What was typed while it was worked out is not lost: the edits are made anew on that.
+            if (newest().lesson !== asked) continue;
+            change({ ...newest(), lesson }, step);
+            return;
+          }
+        } catch (error) {
+          setProblem(error instanceof Problem ? error : new Problem(0, "Not changed", String(error)));
+        }
+      };
+      last.current = last.current.then(once);
+      return last.current;
+    },
+    [change, loaded.id, newest, setProblem],
   );
 
   /** One press: the core works out the mended lesson, which is then saved like any other change. */
@@ -30,13 +60,13 @@ export function usePlan(loaded: LessonView) {
     async (finding: string) => {
       try {
         const lesson = await api<Lesson>("POST", `/lessons/${loaded.id}/mended`, { version: saved.version, finding });
-        change({ ...draft, lesson }, `mend ${finding} ${Date.now()}`);
+        change({ ...newest(), lesson }, `mend ${finding} ${Date.now()}`);
       } catch (error) {
         setProblem(error instanceof Problem ? error : new Problem(0, "Not mended", String(error)));
       }
     },
-    [change, draft, loaded.id, saved.version, setProblem],
+    [change, loaded.id, newest, saved.version, setProblem],
   );
 
-  return { ...kept, changeLesson, mend };
+  return { ...kept, changeLesson, edit, mend };
 }

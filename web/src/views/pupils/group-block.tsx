@@ -2,8 +2,6 @@ import { useQuery } from "@tanstack/react-query";
 import { ladders } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
 import { BlockToPlan } from "../ladders/to-plan";
-import { newBlock } from "../plan/new-block";
-import { quietTasks } from "../plan/quiet-tasks";
 
 /** From those whom a question found straight into a plan: a block for them alone, each on their own rung, and a quiet task for the others. */
 export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; ladder: Ladder; pupilIds: string[] }) {
@@ -11,18 +9,22 @@ export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; 
   const first = ladder.rungs[0];
   if (!first) return null;
   const everybody = pupilIds.length === record.pupils.length;
-  const quiet = quietTasks(catalogue.data ?? []).find((l) => l.id !== ladder.id);
+  const quiet = catalogue.data?.find((l) => l.meanwhile && l.id !== ladder.id);
   return (
     <BlockToPlan
       label="Plan a block for them"
       title={`A block of “${ladder.name}” for ${pupilIds.length}`}
       className="btn btn-small"
-      block={() => ({
-        ...newBlock(ladder, first),
-        rungBy: "OWN",
-        onlyPupilIds: everybody ? [] : pupilIds,
-        meanwhile: everybody || !quiet?.rungs[0] ? null : { ladderId: quiet.id, rungId: quiet.rungs[0].id },
-      })}
+      edits={(id) => [
+        { type: "ADD", id, at: null, ladderId: ladder.id, rungId: first.id },
+        { type: "CHOOSE_WHO", blockId: id, rungBy: "OWN" },
+        { type: "SET_ONLY_FOR", blockId: id, pupilIds: everybody ? [] : pupilIds },
+        {
+          type: "SET_MEANWHILE",
+          blockId: id,
+          task: everybody || !quiet?.rungs[0] ? null : { ladderId: quiet.id, rungId: quiet.rungs[0].id },
+        },
+      ]}
     />
   );
 }

@@ -66,6 +66,7 @@ class LessonApiTest {
             "At the wall"|"  "|name
             2026-12-01|someday|onDay
             "counted":true|"count":true|lesson.blocks[0].counted
+            "modifiers":[]|"modifiers":["CLOTH_COVER"]|lesson.blocks[0].modifiers[0]
             """)
     void bad_input_names_its_field_and_saves_nothing(String good, String bad, String field) {
         int before = api.get("/api/lessons").body().size();
@@ -95,6 +96,29 @@ class LessonApiTest {
         assertThat(noJson.body().get("type").stringValue()).isEqualTo("urn:marble:no-json");
     }
 
+    @Test
+    void an_edit_answers_the_lesson_after_it_and_saves_nothing() {
+        Api.Answer made = api.post("/api/lessons", lesson());
+        String path = path(made) + "/edited";
+        String edits = "{\"lesson\":%s,\"edits\":[%s]}";
+        String cue = "{\"type\":\"GIVE_CUE\",\"blockId\":\"b1\",\"cue\":\"AFTER_A_TRY\"}";
+        String free = "{\"type\":\"ADD_TIME\",\"id\":\"b2\",\"at\":0,\"kind\":\"FREE\",\"seconds\":null}";
+
+        JsonNode after =
+                api.post(path, edits.formatted(plan(), cue + "," + free)).body();
+
+        assertThat(after.at("/blocks/0/explainSec").intValue()).isEqualTo(15);
+        assertThat(after.at("/blocks/1/sets").intValue()).isEqualTo(2);
+        assertThat(api.get(path(made)).body()).isEqualTo(made.body());
+
+        Api.Answer refused = api.post(path, edits.formatted(plan(), free + "," + cue.replace("\"b1\"", "\"nobody\"")));
+        assertThat(refused.badFields()).containsExactly("edits[1].blockId");
+        assertThat(api.post(path, edits.formatted(plan(), "")).badFields()).containsExactly("edits");
+        assertThat(api.post(path, edits.formatted(plan(), "{\"type\":\"DANCE\"}"))
+                        .badFields())
+                .containsExactly("edits[0].type");
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -107,6 +131,7 @@ class LessonApiTest {
                 "PUT /api/lessons/{lesson}",
                 "DELETE /api/lessons/{lesson}",
                 "POST /api/lessons/{lesson}/mended",
+                "POST /api/lessons/{lesson}/edited",
                 "POST /api/runs"
             })
     void nothing_of_somebody_elses_class_is_to_be_had(String route) {
@@ -128,7 +153,12 @@ class LessonApiTest {
                 ? "{\"lessonId\":\"%s\"}".formatted(theirLesson)
                 : path.endsWith("/mended")
                         ? "{\"version\":0,\"finding\":\"PAST_BELL\"}"
-                        : path.contains("/classes/") ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}" : lesson();
+                        : path.endsWith("/edited")
+                                ? "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"b1\"}]}"
+                                        .formatted(plan())
+                                : path.contains("/classes/")
+                                        ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
+                                        : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 
@@ -159,6 +189,11 @@ class LessonApiTest {
 
     private static String path(Api.Answer made) {
         return "/api/lessons/" + made.body().get("id").stringValue();
+    }
+
+    private String plan() {
+        String doc = lesson();
+        return doc.substring(doc.indexOf("\"lesson\":") + 9, doc.length() - 1);
     }
 
     private String lesson() {

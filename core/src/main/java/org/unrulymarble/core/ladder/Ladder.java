@@ -1,5 +1,7 @@
 package org.unrulymarble.core.ladder;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -16,6 +18,7 @@ import org.unrulymarble.core.place.Surface;
  *
  * @param roles who is at a spot; the first role works
  */
+@JsonIgnoreProperties(value = "meanwhile", allowGetters = true)
 public record Ladder(
         String id,
         Family family,
@@ -28,6 +31,8 @@ public record Ladder(
         @JsonUnwrapped Safety safety,
         @JsonUnwrapped Adapted adapted,
         List<Rung> rungs) {
+
+    private static final int MEANWHILE_EFFORT = 2;
 
     /**
      * What it is good for.
@@ -207,6 +212,22 @@ public record Ladder(
     /** How many of them do the counted work at the same time. */
     public int workingAtOnce() {
         return (int) roles.stream().filter(Role::works).count();
+    }
+
+    /** Whether a partner whose goes are not counted works too: feeds, hits, rolls. */
+    public boolean partnerWorks() {
+        return roles().stream().anyMatch(Role::busy);
+    }
+
+    /** Whether it goes on the spot or at a table while others work: quiet, alone, calm, without a wall and without a swing. */
+    @JsonProperty("meanwhile")
+    public boolean goesMeanwhile() {
+        return noise() == Noise.QUIET
+                && part() == Part.MAIN
+                && perSpot() == 1
+                && !footprint().needsWall()
+                && swingM() == null
+                && effort() <= MEANWHILE_EFFORT;
     }
 
     public Part part() {

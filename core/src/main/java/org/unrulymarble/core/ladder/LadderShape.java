@@ -61,7 +61,7 @@ final class LadderShape {
                     f.has("family") ? f.word("family", Family.class) : familyOf(f, family),
                     f.text("name"),
                     purpose(f),
-                    f.parts("roles", r -> new Role(r.text("name"), r.bool("works"), r.text("line"))),
+                    f.parts("roles", r -> new Role(r.text("name"), r.bool("works"), r.text("line"), r.bool("busy"))),
                     room(f),
                     new Ladder.Equipment(kindIds(f, "ballOrder"), f.parts("kit", this::kitRole), kindIds(f, "gear")),
                     teaching(f, usual.manner()),

@@ -98,6 +98,7 @@ public final class LadderWriter {
                         .map(r -> new Out()
                                 .put("name", r.name())
                                 .put("works", r.works())
+                                .put("busy", r.busy() ? true : null)
                                 .put("line", r.line())
                                 .map)
                         .toList());

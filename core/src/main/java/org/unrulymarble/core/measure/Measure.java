@@ -67,6 +67,11 @@ public sealed interface Measure
 
     Kind kind();
 
+    /** Whether a round is so many goes rather than so long. */
+    default boolean byGoes() {
+        return compared() == Compared.BY_TRIES || kind() == Kind.RINGS;
+    }
+
     /**
      * What taps come to.
      *

@@ -2,13 +2,13 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.unrulymarble.core.ladder.Doses;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
-import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 
 /** A block that is being put together or changed; {@link #block()} checks it. */
@@ -98,7 +98,7 @@ public final class BlockDraft {
         d.id = id;
         d.ladderId = ladder.id();
         d.rungId = rung.id();
-        boolean byCount = rung.measure().compared() == Measure.Compared.BY_TRIES;
+        boolean byCount = rung.measure().byGoes();
         d.dose = byCount
                 ? countDose(rung)
                 : BlockDose.byClock(rung.doses().clock().workSec());
@@ -109,6 +109,7 @@ public final class BlockDraft {
         d.explainSec = 25;
         d.countInSec = 5;
         d.counted = ladder.counted();
+        d.waitIsRest = !ladder.partnerWorks();
         return d;
     }
 
@@ -117,10 +118,45 @@ public final class BlockDraft {
         d.id = id;
         d.kind = kind;
         d.dose = BlockDose.byClock(seconds);
+        // Free combining needs a word before it; talk and water need none.
+        d.explainSec = kind == Block.Kind.FREE ? 15 : 0;
         d.waitIsRest = false;
         d.sideSwapSec = 0;
         d.turnSwapSec = 0;
         return d;
+    }
+
+    /** A rung's planning dose of one school. */
+    public static BlockDose doseOf(BlockDose.Type school, Rung rung) {
+        return switch (school) {
+            case CLOCK -> BlockDose.byClock(rung.doses().clock().workSec());
+            case COUNT -> countDose(rung);
+            case GATE -> BlockDose.byGate(rung.doses().gate().limitSec());
+            case SELF_PACED -> BlockDose.selfPaced(rung.doses().gate().limitSec());
+            case STAIRCASE -> {
+                Doses.ByStaircase s = rung.doses().staircase();
+                yield BlockDose.byStaircase(s.makesToStep(), s.onMiss(), s.stepM(), s.limitSec());
+            }
+        };
+    }
+
+    /**
+     * Another rung of the same ladder. Its pace and its way of stepping come along; the count and the clock were the teacher's choice and stay, and so
+     * does a stepping that the teacher had changed.
+     *
+     * @param from the rung that it was on, or null where there is no such rung any more
+     */
+    public void stepTo(Rung from, Rung to) {
+        rungId = to.id();
+        gate = null;
+        modifiers = modifiers.stream().filter(m -> to.modifiers().contains(m)).toList();
+        if (dose instanceof BlockDose.ByCount count) dose = BlockDose.byCount(count.reps(), secPerTry(to));
+        if (dose instanceof BlockDose.ByStaircase stairs
+                && from != null
+                && stairs.stairs().equals(from.doses().staircase().stairs())) {
+            Doses.ByStaircase s = to.doses().staircase();
+            dose = BlockDose.byStaircase(s.makesToStep(), s.onMiss(), s.stepM(), stairs.limitSec());
+        }
     }
 
     static BlockDose countDose(Rung rung) {

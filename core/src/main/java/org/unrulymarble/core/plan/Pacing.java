@@ -8,7 +8,6 @@ import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Pace;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
-import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Reach;
 
 /**
@@ -74,7 +73,7 @@ public record Pacing(
             return sec -> rates.mean(p -> GateChance.within(rung.measure(), gate, pace, p, sec));
         Integer reps = placed.reps();
         int n = reps == null ? rung.doses().count().reps() : reps;
-        return rung.measure().compared() == Measure.Compared.BY_TRIES
+        return rung.measure().byGoes()
                 ? sec -> rates.mean(p -> GateChance.triesWithin(n, pace, p, sec))
                 : sec -> rates.mean(p -> GateChance.hitsWithin(n, pace, p, sec));
     }

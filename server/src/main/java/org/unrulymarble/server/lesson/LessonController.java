@@ -20,6 +20,7 @@ import org.unrulymarble.core.plan.Gather;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.server.account.SignedIn;
@@ -62,6 +63,19 @@ class LessonController {
             new Checks()
                     .required("version", version)
                     .text("finding", finding, 160)
+                    .done();
+        }
+    }
+
+    /**
+     * @param lesson as it stands on the page, saved or not
+     * @param edits one after the other, 1 to 50
+     */
+    record Edited(Lesson lesson, List<Edit> edits) {
+        Edited {
+            new Checks()
+                    .required("lesson", lesson)
+                    .entries("edits", edits, 1, 50)
                     .done();
         }
     }
@@ -112,6 +126,12 @@ class LessonController {
     @PostMapping("/{id}/mended")
     Lesson mended(@PathVariable UUID id, @RequestBody MendPressed pressed) {
         return lessons.mended(id, pressed.version(), pressed.finding());
+    }
+
+    /** The lesson as it would be after some edits; the page saves it like any other change. */
+    @PostMapping("/{id}/edited")
+    Lesson edited(@PathVariable UUID id, @RequestBody Edited asked) {
+        return lessons.edited(id, asked.lesson(), asked.edits());
     }
 
     @DeleteMapping("/{id}")

@@ -12,12 +12,15 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.plan.Allowed;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.planning.Planning;
+import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -156,6 +159,35 @@ public class LessonService {
         return Findings.mended(known.lesson(), setting(known), finding);
     }
 
+    /**
+     * A lesson as it would be after some edits; nothing is saved.
+     *
+     * @param lesson as it stands on the asker's page
+     * @throws Refused naming {@code edits[i]} when one cannot be
+     */
+    @Transactional(readOnly = true)
+    Lesson edited(UUID id, Lesson lesson, List<Edit> edits) {
+        LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
+        SchoolClass schoolClass = access.teach(row.classId());
+        SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
+        Setting setting = new Setting(
+                space.place(),
+                Roster.forPlan(schoolClass, LocalDate.now(clock).getYear()),
+                kit.kit(),
+                ladders.catalogue(),
+                planning,
+                Standings.NONE);
+        Lesson out = lesson;
+        for (int i = 0; i < edits.size(); i++) {
+            try {
+                out = edits.get(i).on(out, setting);
+            } catch (Refused e) {
+                new Checks().under("edits[" + i + "]", e).done();
+            }
+        }
+        return out;
+    }
+
     private Ready save(LessonRow row, LessonDoc doc) {
         SpaceRow space = spaces.findById(doc.spaceId())
                 .orElseThrow(() ->
@@ -163,6 +195,7 @@ public class LessonService {
         Setting setting = setting(row.classId(), space, doc.lesson());
         try {
             Placed.all(doc.lesson(), setting);
+            Allowed.check(doc.lesson(), setting.catalogue());
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }

@@ -23,6 +23,7 @@ import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.run.What;
 
 /** The published shape of the API: every field is always there, and those that may be null say so. */
@@ -132,6 +133,7 @@ public class OpenApiShape {
             Map.entry("who", Set.of("LessonView")),
             Map.entry("adaptation", Set.of("Variant")),
             Map.entry("reason", Set.of("Silenced")),
+            Map.entry("meanwhile", Set.of("Ladder")),
             Map.entry("of", Set.of("Rule")),
             Map.entry("space", Set.of("LessonView")));
 
@@ -180,6 +182,16 @@ public class OpenApiShape {
                             "spot",
                             "mostSpots",
                             "note")),
+            Map.entry("EditAdd", Set.of("at")),
+            Map.entry("EditAddTime", Set.of("at", "seconds")),
+            Map.entry("EditSetSeconds", Set.of("setupSec", "explainSec", "restSec")),
+            Map.entry("EditGoBackwards", Set.of("of")),
+            Map.entry("EditSetGate", Set.of("gate")),
+            Map.entry("EditSetBand", Set.of("band")),
+            Map.entry("EditSetSpot", Set.of("spot")),
+            Map.entry("EditSetMostSpots", Set.of("spots")),
+            Map.entry("EditPlayWith", Set.of("kinds")),
+            Map.entry("EditSetMeanwhile", Set.of("task")),
             Map.entry("Variant", Set.of("instead")),
             Map.entry("BlockPlan", Set.of("words", "gate", "family", "spots")),
             Map.entry("Pacing", Set.of("halfSec", "fourOfFiveSec", "reachGate", "stepLow", "stepLikely", "stepHigh")),
@@ -268,7 +280,7 @@ public class OpenApiShape {
 
     /** Each is one of several records, told apart by {@code type}. */
     private static final List<Class<?>> VARIANTS =
-            List.of(What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class);
+            List.of(What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class, Edit.class);
 
     private static final Set<String> VARIANT_NAMES = VARIANTS.stream()
             .flatMap(of -> Arrays.stream(of.getAnnotation(JsonSubTypes.class).value())

@@ -14,6 +14,8 @@ import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
 
@@ -58,31 +60,20 @@ final class BellFit {
         if (target <= 0) return Optional.empty();
         Fit fit = Fit.of(new Fit.FitAsk(RestRule.BETWEEN_SETS, view.lesson().transitionSec(), (int) target, blocks));
         if (!fit.feasible()) return Optional.empty();
-        List<Choice> choices = new ArrayList<>();
-        for (int i = 0; i < fitted.size(); i++)
-            choices.add(new Choice(
-                    fitted.get(i).block().id(),
-                    fit.blocks().get(i).sets(),
-                    fit.blocks().get(i).workSec() / (fitted.get(i).mixed() ? 2 : 1)));
-        Lesson after = apply(view.lesson(), choices);
+        List<Edit> edits = new ArrayList<>();
+        for (int i = 0; i < fitted.size(); i++) {
+            Block block = fitted.get(i).block();
+            edits.add(new BlockEdit.SetSets(block.id(), fit.blocks().get(i).sets()));
+            int workSec = fit.blocks().get(i).workSec() / (fitted.get(i).mixed() ? 2 : 1);
+            if (block.dose().type() == BlockDose.Type.CLOCK)
+                edits.add(new BlockEdit.SetDose(block.id(), BlockDose.byClock(workSec)));
+        }
+        Change change = Change.of(
+                Mend.Kind.FIT_TO_BELL, Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()), edits);
+        Lesson after = change.on(view.lesson(), view.setting());
         // Rest after the last set of a block, by the other rest school, is not in the fit.
         if (LessonPlan.of(after, view.setting()).pastBellSec() > 0) return Optional.empty();
-        return Optional.of(Change.of(
-                Mend.Kind.FIT_TO_BELL,
-                Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()),
-                lesson -> apply(lesson, choices)));
-    }
-
-    private record Choice(String blockId, int sets, int workSec) {}
-
-    private static Lesson apply(Lesson lesson, List<Choice> choices) {
-        Lesson out = lesson;
-        for (Choice c : choices)
-            out = out.change(c.blockId(), d -> {
-                d.sets = c.sets();
-                if (d.dose.type() == BlockDose.Type.CLOCK) d.dose = BlockDose.byClock(c.workSec());
-            });
-        return out;
+        return Optional.of(change);
     }
 
     private static Fit.FitBlock fitBlock(Placed p) {
@@ -146,15 +137,13 @@ final class BellFit {
             return Optional.of(Change.of(
                     Mend.Kind.LESS_OF_IT,
                     Map.of("reps", reps),
-                    lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(reps, count.secPerRep()))));
+                    new BlockEdit.SetDose(id, BlockDose.byCount(reps, count.secPerRep()))));
         }
         if (!(dose instanceof BlockDose.Limited limited)) return Optional.empty();
         int limit = limited.limitSec() - lessSec;
         if (limit < LEAST_LIMIT_SEC) return Optional.empty();
         return Optional.of(Change.of(
-                Mend.Kind.LESS_OF_IT,
-                Map.of("limitSec", limit),
-                lesson -> lesson.change(id, d -> d.dose = limited.limit(limit))));
+                Mend.Kind.LESS_OF_IT, Map.of("limitSec", limit), new BlockEdit.SetDose(id, limited.limit(limit))));
     }
 
     private static Optional<Change> removeLast(View view) {

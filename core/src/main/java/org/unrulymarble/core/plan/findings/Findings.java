@@ -50,7 +50,7 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
         return found(view, LessonPlan.of(lesson, setting, view.placed())).stream()
                 .filter(f -> f.finding().id().equals(findingId) && f.change() != null)
                 .findFirst()
-                .map(f -> f.change().apply(lesson))
+                .map(f -> f.change().on(lesson, setting))
                 .orElseThrow(() -> new Refused("finding", Fault.Rule.UNKNOWN, findingId));
     }
 

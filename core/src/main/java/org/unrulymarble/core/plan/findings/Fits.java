@@ -87,7 +87,7 @@ public record Fits(String ladderId, List<RungFit> rungs, List<Lesson> lessons) {
                     .findFirst();
             if (next.isEmpty()) break;
             changes.add(next.get().finding().mend());
-            lesson = next.get().change().apply(lesson);
+            lesson = next.get().change().on(lesson, setting);
             view = View.browsing(lesson, setting);
             found = TaskChecks.all(view);
         }

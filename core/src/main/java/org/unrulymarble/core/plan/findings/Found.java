@@ -4,17 +4,26 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.edit.Edit;
 
-/** A finding with the change that its mend makes. */
-record Found(Finding finding, UnaryOperator<Lesson> change) {
+/** A finding with the change that its mend makes, or null. */
+record Found(Finding finding, Change change) {
 
-    /** A mend before it is tied to its finding. */
-    record Change(Finding.Mend mend, UnaryOperator<Lesson> change) {
-        static Change of(Finding.Mend.Kind kind, Map<String, Object> figures, UnaryOperator<Lesson> change) {
-            return new Change(new Finding.Mend(kind, Map.copyOf(figures)), change);
+    /** A mend and the edits that it is made of. */
+    record Change(Finding.Mend mend, List<Edit> edits) {
+        static Change of(Finding.Mend.Kind kind, Map<String, Object> figures, Edit... edits) {
+            return of(kind, figures, List.of(edits));
+        }
+
+        static Change of(Finding.Mend.Kind kind, Map<String, Object> figures, List<Edit> edits) {
+            return new Change(new Finding.Mend(kind, Map.copyOf(figures)), List.copyOf(edits));
+        }
+
+        Lesson on(Lesson lesson, Setting setting) {
+            return Edit.all(edits, lesson, setting);
         }
     }
 
@@ -92,7 +101,7 @@ record Found(Finding finding, UnaryOperator<Lesson> change) {
                     school,
                     change == null ? null : change.mend(),
                     null);
-            return new Found(finding, change == null ? null : change.change());
+            return new Found(finding, change);
         }
     }
 }

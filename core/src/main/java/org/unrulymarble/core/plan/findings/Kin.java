@@ -10,9 +10,9 @@ import java.util.stream.Collectors;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.plan.Block;
-import org.unrulymarble.core.plan.BlockDose;
-import org.unrulymarble.core.plan.BlockDraft;
+import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
 
 /** Another task that keeps as much as it can of the aim of one that cannot stay: its family, its sports, what it trains. */
 record Kin(Ladder ladder, Rung rung) {
@@ -63,34 +63,14 @@ record Kin(Ladder ladder, Rung rung) {
     }
 
     private boolean sound(View view, Placed p) {
-        Block changed = p.block().with(this::into);
-        View trial = View.trial(view.lesson().withBlocks(List.of(changed)), view.setting());
+        Lesson alone = into(p.block().id()).on(view.lesson().withBlocks(List.of(p.block())), view.setting());
+        View trial = View.trial(alone, view.setting());
         return trial.placed().get(0).waves() <= Math.max(view.thresholds().wavesMost(), p.waves())
                 && TaskChecks.all(trial).isEmpty();
     }
 
-    /** Puts this task in the place of the block's; time and sets stay where the school of dose is by clock. */
-    void into(BlockDraft d) {
-        BlockDraft fresh = BlockDraft.on(d.id, ladder, rung);
-        boolean byClock = d.dose.type() == BlockDose.Type.CLOCK && fresh.dose.type() == BlockDose.Type.CLOCK;
-        d.ladderId = fresh.ladderId;
-        d.rungId = fresh.rungId;
-        d.rungBy = Block.RungBy.ONE;
-        d.modifiers = List.of();
-        if (!byClock) {
-            d.dose = fresh.dose;
-            d.sets = Math.max(fresh.sets, d.optionalLast || d.cue == Block.Cue.AFTER_A_TRY ? 2 : 1);
-        }
-        d.sides = Block.SideChoice.EACH;
-        d.part = null;
-        d.reverses = null;
-        d.attitude = null;
-        d.kit = List.of();
-        d.gate = null;
-        d.mark = null;
-        d.spot = null;
-        d.mostSpots = null;
-        d.variants = List.of();
-        d.counted = ladder.counted();
+    /** Puts this task in the place of the block's. */
+    BlockEdit.ChooseTask into(String blockId) {
+        return new BlockEdit.ChooseTask(blockId, ladder.id(), rung.id());
     }
 }

@@ -11,6 +11,7 @@ import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.plan.KitNeed;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -100,16 +101,15 @@ final class KitChecks {
             figures.put("make", first.make());
             figures.put("makeMin", first.makeMin());
         }
-        return Optional.of(Change.of(
-                Mend.Kind.FILL_UP, figures, lesson -> lesson.change(id, d -> d.play(need.label(), handed))));
+        return Optional.of(Change.of(Mend.Kind.FILL_UP, figures, new BlockEdit.PlayWith(id, need.label(), handed)));
     }
 
     private Optional<Change> fewerSpots(Placed p, KitNeed need, int have) {
         int spots = have / need.role().perSpot();
         if (spots < 1 || spots >= p.crewsAtOnce()) return Optional.empty();
         String id = p.block().id();
-        return Optional.of(Change.of(
-                Mend.Kind.FEWER_SPOTS, Map.of("spots", spots), lesson -> lesson.change(id, d -> d.mostSpots = spots)));
+        return Optional.of(
+                Change.of(Mend.Kind.FEWER_SPOTS, Map.of("spots", spots), new BlockEdit.SetMostSpots(id, spots)));
     }
 
     /** Another quiet task whose kit is there; else none, and the wave is told to wait. */
@@ -119,7 +119,7 @@ final class KitChecks {
                 .or(() -> Optional.of(Change.of(
                         Mend.Kind.REMOVE,
                         Map.of("task", p.quietLadder().name()),
-                        lesson -> lesson.change(id, d -> d.meanwhile = null))));
+                        new BlockEdit.SetMeanwhile(id, null))));
     }
 
     private void atHome(Placed p) {
@@ -163,8 +163,7 @@ final class KitChecks {
                         figures.put("makeMin", c.makeMin());
                     }
                     String id = p.block().id();
-                    return Change.of(
-                            Mend.Kind.FILL_UP, figures, lesson -> lesson.change(id, d -> d.play(need.label(), kinds)));
+                    return Change.of(Mend.Kind.FILL_UP, figures, new BlockEdit.PlayWith(id, need.label(), kinds));
                 });
     }
 

@@ -11,9 +11,11 @@ import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.plan.Block;
-import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.Edit;
+import org.unrulymarble.core.plan.edit.LessonEdit;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
 
@@ -41,20 +43,19 @@ final class Mends {
     }
 
     /** Whether nothing stands against the block any more after a change of it alone. */
-    private boolean sound(Placed p, Block changed) {
+    private boolean sound(Placed p, List<Edit> edits) {
         return view.trial()
-                || TaskChecks.stops(View.trial(view.lesson().withBlocks(List.of(lone(changed))), view.setting()))
-                        .isEmpty();
+                || TaskChecks.stops(View.trial(alone(p, edits), view.setting())).isEmpty();
+    }
+
+    /** A lesson of the changed block alone. */
+    private Lesson alone(Placed p, List<Edit> edits) {
+        Lesson changed = Edit.all(edits, view.lesson().withBlocks(List.of(p.block())), view.setting());
+        return changed.withBlocks(changed.blocks().stream().map(Mends::lone).toList());
     }
 
     private static Block lone(Block block) {
         return block.reverses() == null ? block : block.with(d -> d.reverses = null);
-    }
-
-    private Change change(
-            Mend.Kind kind, Map<String, Object> figures, Placed p, java.util.function.Consumer<BlockDraft> how) {
-        String id = p.block().id();
-        return Change.of(kind, figures, lesson -> lesson.change(id, how));
     }
 
     /** Another rung of the same ladder, the nearest below first, that is as wished and sound here. */
@@ -67,20 +68,14 @@ final class Mends {
         for (int i = at + 1; i < rungs.size(); i++) order.add(rungs.get(i));
         for (Rung rung : order) {
             if (!wish.test(rung)) continue;
-            java.util.function.Consumer<BlockDraft> how = d -> {
-                d.rungId = rung.id();
-                d.rungBy = Block.RungBy.ONE;
-                d.gate = null;
-                d.modifiers = d.modifiers.stream()
-                        .filter(m -> rung.modifiers().contains(m))
-                        .toList();
-            };
-            if (sound(p, p.block().with(how)))
-                return Optional.of(change(
+            List<Edit> edits = List.of(
+                    new BlockEdit.ChooseRung(p.block().id(), rung.id()),
+                    new BlockEdit.ChooseWho(p.block().id(), Block.RungBy.ONE));
+            if (sound(p, edits))
+                return Optional.of(Change.of(
                         Mend.Kind.OTHER_RUNG,
                         Map.of("rung", rung.words().name(), "number", p.ladder().numberOf(rung.id()) + 1),
-                        p,
-                        how));
+                        edits));
         }
         return Optional.empty();
     }
@@ -116,10 +111,9 @@ final class Mends {
     }
 
     private Optional<Change> withKinds(Placed p, KitRole role, Mend.Kind kind, Kit.Choice choice, List<String> kinds) {
-        List<String> chosen = List.copyOf(kinds);
-        java.util.function.Consumer<BlockDraft> how = d -> d.play(role.role(), chosen);
-        if (!sound(p, p.block().with(how))) return Optional.empty();
-        return Optional.of(change(kind, Map.of("ball", choice.name(), "changes", choice.changes()), p, how));
+        List<Edit> edits = List.of(new BlockEdit.PlayWith(p.block().id(), role.role(), kinds));
+        if (!sound(p, edits)) return Optional.empty();
+        return Optional.of(Change.of(kind, Map.of("ball", choice.name(), "changes", choice.changes()), edits));
     }
 
     /** Less free floor between and beside the spots, where nothing is swung and nobody runs. */
@@ -135,13 +129,11 @@ final class Mends {
                 f.needsWall(),
                 f.oneRow(),
                 null);
-        java.util.function.Consumer<BlockDraft> how = d -> d.spot = tight;
-        Block changed = p.block().with(how);
-        if (!sound(p, changed)) return Optional.empty();
-        Placed after = Placed.all(view.lesson().withBlocks(List.of(lone(changed))), view.setting())
-                .get(0);
+        List<Edit> edits = List.of(new BlockEdit.SetSpot(p.block().id(), tight));
+        if (!sound(p, edits)) return Optional.empty();
+        Placed after = Placed.all(alone(p, edits), view.setting()).get(0);
         if (!better.test(after)) return Optional.empty();
-        return Optional.of(change(
+        return Optional.of(Change.of(
                 Mend.Kind.TIGHTER_SPOTS,
                 Map.of(
                         "gapM",
@@ -150,8 +142,7 @@ final class Mends {
                         tight.edgeM(),
                         "spots",
                         after.layout().spots().spots()),
-                p,
-                how));
+                edits));
     }
 
     /** The nearest of kin that is sound here. */
@@ -165,21 +156,14 @@ final class Mends {
                                 kin.ladder().name(),
                                 "rung",
                                 kin.rung().words().name()),
-                        lesson -> lesson.change(p.block().id(), kin::into)));
+                        kin.into(p.block().id())));
     }
 
     Optional<Change> remove(Placed p) {
         if (!view.mayLeaveTheTask()) return Optional.empty();
-        String id = p.block().id();
-        return Optional.of(
-                Change.of(Mend.Kind.REMOVE, Map.of("task", p.ladder().name()), lesson -> removed(lesson, id)));
-    }
-
-    /** What went backwards through a block that is gone stands on its own. */
-    private static Lesson removed(Lesson lesson, String id) {
-        Lesson without = lesson.without(id);
-        return without.withBlocks(without.blocks().stream()
-                .map(b -> id.equals(b.reverses()) ? b.with(d -> d.reverses = null) : b)
-                .toList());
+        return Optional.of(Change.of(
+                Mend.Kind.REMOVE,
+                Map.of("task", p.ladder().name()),
+                new LessonEdit.Remove(p.block().id())));
     }
 }

@@ -10,6 +10,7 @@ import org.unrulymarble.core.plan.GateOdds;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Pacing;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -72,10 +73,10 @@ final class PacingChecks {
     private Optional<Change> lowerGate(Placed p, Gate gate, double wanted) {
         int reach = GateOdds.highest(p, gate, wanted, view.setting());
         if (reach < 1) return Optional.empty();
-        Gate lower = gate.to(reach);
-        String id = p.block().id();
         return Optional.of(Change.of(
-                Mend.Kind.GATE_THAT_SUITS, Map.of("reach", reach), lesson -> lesson.change(id, d -> d.gate = lower)));
+                Mend.Kind.GATE_THAT_SUITS,
+                Map.of("reach", reach),
+                new BlockEdit.SetGate(p.block().id(), gate.to(reach))));
     }
 
     private void count(Placed p, BlockPlan block) {
@@ -99,7 +100,7 @@ final class PacingChecks {
                 .mend(Change.of(
                         Mend.Kind.TIME_FOR_COUNT,
                         Map.of("secPerRep", secPerRep),
-                        lesson -> lesson.change(id, d -> d.dose = BlockDose.byCount(dose.reps(), secPerRep))))
+                        new BlockEdit.SetDose(id, BlockDose.byCount(dose.reps(), secPerRep))))
                 .done());
     }
 }

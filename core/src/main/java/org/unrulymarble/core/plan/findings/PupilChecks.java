@@ -1,6 +1,5 @@
 package org.unrulymarble.core.plan.findings;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +8,8 @@ import org.unrulymarble.core.plan.Adaptation;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -45,15 +46,13 @@ final class PupilChecks {
                     .pupil(pupil.name())
                     .figure("adaptation", adaptation.name())
                     .figure("blocks", ids)
-                    .mend(Change.of(Mend.Kind.USE_VARIANTS, Map.of("tasks", ids.size()), lesson -> {
-                        var changed = lesson;
-                        for (String id : ids)
-                            changed = changed.change(
-                                    id,
-                                    d -> d.variants =
-                                            plus(d.variants, new Block.Variant(pupil.id(), adaptation, null)));
-                        return changed;
-                    }))
+                    .mend(Change.of(
+                            Mend.Kind.USE_VARIANTS,
+                            Map.of("tasks", ids.size()),
+                            ids.stream()
+                                    .<Edit>map(id -> new BlockEdit.AddVariant(
+                                            id, new Block.Variant(pupil.id(), adaptation, null)))
+                                    .toList()))
                     .done());
         }
         for (Placed p : open) {
@@ -75,14 +74,7 @@ final class PupilChecks {
         return Change.of(
                 Mend.Kind.OTHER_TASK_FOR_ONE,
                 Map.of("task", kin.ladder().name(), "rung", kin.rung().words().name()),
-                lesson -> lesson.change(
-                        id, d -> d.variants = plus(d.variants, new Block.Variant(pupil.id(), adaptation, task))));
-    }
-
-    private static List<Block.Variant> plus(List<Block.Variant> variants, Block.Variant more) {
-        List<Block.Variant> all = new ArrayList<>(variants);
-        all.add(more);
-        return List.copyOf(all);
+                new BlockEdit.AddVariant(id, new Block.Variant(pupil.id(), adaptation, task)));
     }
 
     /** Calls that are shown as well as heard, and a bright ball with a voice before the throw, go with every task. */

@@ -14,6 +14,7 @@ import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -107,8 +108,8 @@ final class SafetyChecks {
                 .figure("reachM", reach)
                 .beyond("swingMarginM", view.thresholds().swingMarginM())
                 .school(Finding.School.SAFETY)
-                .mend(mends.first(() -> Optional.of(Change.of(
-                        Mend.Kind.WIDER_SPOTS, Map.of("gapM", gap), lesson -> lesson.change(id, d -> d.spot = wider)))))
+                .mend(mends.first(() -> Optional.of(
+                        Change.of(Mend.Kind.WIDER_SPOTS, Map.of("gapM", gap), new BlockEdit.SetSpot(id, wider)))))
                 .done());
     }
 
@@ -126,8 +127,8 @@ final class SafetyChecks {
                 .at(p)
                 .figure("rows", p.layout().spots().rows())
                 .school(Finding.School.SAFETY)
-                .mend(mends.first(() -> Optional.of(
-                        Change.of(Mend.Kind.ONE_ROW, Map.of(), lesson -> lesson.change(id, d -> d.spot = row)))))
+                .mend(mends.first(
+                        () -> Optional.of(Change.of(Mend.Kind.ONE_ROW, Map.of(), new BlockEdit.SetSpot(id, row)))))
                 .done());
     }
 
@@ -160,7 +161,7 @@ final class SafetyChecks {
                 .mend(mends.first(() -> Optional.of(Change.of(
                         Mend.Kind.MARK_BAND,
                         Map.of("lowM", band.lowM(), "highM", band.highM()),
-                        lesson -> lesson.change(id, d -> d.mark = band)))))
+                        new BlockEdit.SetBand(id, band)))))
                 .done());
     }
 

@@ -12,9 +12,11 @@ import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
-import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.Edit;
+import org.unrulymarble.core.plan.edit.LessonEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -22,7 +24,6 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 /** The order of the lesson, by the school that was chosen; and neighbours whose cues contradict each other. */
 final class ShapeChecks {
 
-    private static final int SAY_CHANGE_SEC = 10;
     private static final int MOBILITY_SEC = 120;
 
     private final View view;
@@ -103,7 +104,7 @@ final class ShapeChecks {
                             elsewhere.get().ladder() == null
                                     ? ""
                                     : elsewhere.get().ladder().name()),
-                    lesson -> moved(lesson, id, at));
+                    new LessonEdit.Move(id, at));
         }
         for (Ladder ladder : view.setting().catalogue().all()) {
             if (ladder.part() != part) continue;
@@ -111,28 +112,17 @@ final class ShapeChecks {
             return Change.of(
                     kind,
                     Map.of("task", ladder.name(), "seconds", MOBILITY_SEC),
-                    lesson -> lesson.insert(
-                            Math.min(at, lesson.blocks().size()),
-                            mobility(ladder, lesson.freshId(part == Part.WARM_UP ? "warm" : "cool"))));
+                    mobility(ladder, view.lesson().freshId(part == Part.WARM_UP ? "warm" : "cool"), at));
         }
         return null;
     }
 
-    private static Block mobility(Ladder ladder, String id) {
-        BlockDraft d = BlockDraft.on(id, ladder, ladder.rungs().get(0));
-        d.dose = BlockDose.byClock(MOBILITY_SEC);
-        d.sets = 1;
-        d.setupSec = 0;
-        d.explainSec = 10;
-        d.restSec = 0;
-        return d.block();
-    }
-
-    private static Lesson moved(Lesson lesson, String id, int to) {
-        List<Block> blocks = new ArrayList<>(lesson.blocks());
-        Block block = blocks.remove(lesson.indexOf(id));
-        blocks.add(Math.min(to, blocks.size()), block);
-        return lesson.withBlocks(blocks);
+    private static List<Edit> mobility(Ladder ladder, String id, int at) {
+        return List.of(
+                new LessonEdit.Add(id, at, ladder.id(), ladder.rungs().get(0).id()),
+                new BlockEdit.SetDose(id, BlockDose.byClock(MOBILITY_SEC)),
+                new BlockEdit.SetSets(id, 1),
+                new BlockEdit.SetSeconds(id, 0, 10, 0));
     }
 
     private Change mirror(Placed warmUp) {
@@ -140,13 +130,7 @@ final class ShapeChecks {
         return Change.of(
                 Mend.Kind.COOL_DOWN_IN,
                 Map.of("task", warmUp.ladder() == null ? "" : warmUp.ladder().name(), "seconds", warmUp.workSec()),
-                lesson -> lesson.insert(
-                        lesson.blocks().size(),
-                        lesson.blocks().get(lesson.indexOf(first)).with(d -> {
-                            d.id = lesson.freshId("cool");
-                            d.part = Part.COOL_DOWN;
-                            d.reverses = first;
-                        })));
+                new LessonEdit.AddBackwards(view.lesson().freshId("cool"), first));
     }
 
     /** Only where there is a warm-up and a cool-down to compare. */
@@ -160,13 +144,7 @@ final class ShapeChecks {
                 .mend(Change.of(
                         Mend.Kind.REVERSE_WARM_UP,
                         Map.of("task", first().ladder().name()),
-                        lesson -> lesson.change(coolDown, d -> {
-                            d.ladderId = first().block().ladderId();
-                            d.rungId = first().block().rungId();
-                            d.reverses = warmUp;
-                            d.part = Part.COOL_DOWN;
-                            d.kit = List.of();
-                        })))
+                        new BlockEdit.GoBackwards(coolDown, warmUp)))
                 .done());
     }
 
@@ -179,7 +157,7 @@ final class ShapeChecks {
                 .mend(later.map(p -> Change.of(
                                 Mend.Kind.OTHER_ORDER,
                                 Map.of("task", p.ladder().name()),
-                                lesson -> moved(lesson, p.block().id(), 0)))
+                                new LessonEdit.Move(p.block().id(), 0)))
                         .orElse(null))
                 .done());
     }
@@ -202,7 +180,7 @@ final class ShapeChecks {
         out.add(Found.mind(Code.SKILLS_MIXED)
                 .figure("families", families.stream().map(Enum::name).toList())
                 .school(Finding.School.ONE_SKILL)
-                .mend(Change.of(Mend.Kind.FREE_SHAPE, Map.of(), lesson -> lesson.withShape(Lesson.Shape.FREE)))
+                .mend(Change.of(Mend.Kind.FREE_SHAPE, Map.of(), new LessonEdit.ChooseShape(Lesson.Shape.FREE)))
                 .done());
     }
 
@@ -268,11 +246,7 @@ final class ShapeChecks {
         return Change.of(
                 Mend.Kind.OTHER_ORDER,
                 Map.of("task", moved.isTask() ? moved.ladder().name() : ""),
-                lesson -> {
-                    List<Block> blocks = new ArrayList<>(lesson.blocks());
-                    Collections.swap(blocks, lesson.indexOf(one), lesson.indexOf(other));
-                    return lesson.withBlocks(blocks);
-                });
+                new LessonEdit.Swap(one, other));
     }
 
     private void cues() {
@@ -289,11 +263,8 @@ final class ShapeChecks {
                     .mend(withoutClash(i)
                             .orElseGet(() -> Change.of(
                                     Mend.Kind.SAY_CHANGE,
-                                    Map.of("seconds", SAY_CHANGE_SEC),
-                                    lesson -> lesson.change(id, d -> {
-                                        d.sayChange = true;
-                                        d.explainSec += SAY_CHANGE_SEC;
-                                    }))))
+                                    Map.of("seconds", BlockEdit.SayChange.SEC),
+                                    new BlockEdit.SayChange(id, true))))
                     .done());
         }
     }

@@ -5,14 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Noise;
-import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Block;
-import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.BlockPlan;
+import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.Edit;
+import org.unrulymarble.core.plan.edit.LessonEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -59,14 +60,10 @@ final class TimeChecks {
         return Optional.of(Change.of(
                 Mend.Kind.WITHOUT_OPTIONAL,
                 Map.of("savesSec", plan.optionalSec()),
-                lesson -> lesson.withBlocks(lesson.blocks().stream()
-                        .map(b -> b.optionalLast()
-                                ? b.with(d -> {
-                                    d.optionalLast = false;
-                                    d.sets = Math.max(b.cue() == Block.Cue.AFTER_A_TRY ? 2 : 1, d.sets - 1);
-                                })
-                                : b)
-                        .toList())));
+                view.lesson().blocks().stream()
+                        .filter(Block::optionalLast)
+                        .<Edit>map(b -> new BlockEdit.DropOptional(b.id()))
+                        .toList()));
     }
 
     private void water() {
@@ -101,10 +98,7 @@ final class TimeChecks {
         return Change.of(
                 Mend.Kind.WATER_IN,
                 Map.of("seconds", WATER_SEC, "before", at + 1),
-                lesson -> lesson.insert(
-                        Math.min(at, lesson.blocks().size()),
-                        BlockDraft.timeFor(lesson.freshId("water"), Block.Kind.WATER, WATER_SEC)
-                                .block()));
+                new LessonEdit.AddTime(view.lesson().freshId("water"), at, Block.Kind.WATER, WATER_SEC));
     }
 
     private void idle(Placed p) {
@@ -130,24 +124,17 @@ final class TimeChecks {
     static Optional<Change> quietTask(View view, Placed p) {
         if (view.trial()) return Optional.empty();
         for (Ladder ladder : view.setting().catalogue().all()) {
-            if (ladder.noise() != Noise.QUIET
-                    || ladder.part() != Part.MAIN
-                    || ladder.perSpot() != 1
-                    || ladder.footprint().needsWall()
-                    || ladder.effort() > 2
+            if (!ladder.goesMeanwhile()
                     || ladder.id().equals(p.ladder().id())
                     || (p.quietLadder() != null
                             && ladder.id().equals(p.quietLadder().id()))) continue;
             Block.Task task = new Block.Task(ladder.id(), ladder.rungs().get(0).id());
-            Block changed = p.block().with(d -> {
-                d.meanwhile = task;
-                d.reverses = null;
-                d.kit = own(d.kit);
-            });
-            View trial = View.trial(view.lesson().withBlocks(List.of(changed)), view.setting());
+            BlockEdit edit = new BlockEdit.SetMeanwhile(p.block().id(), task);
+            Lesson alone =
+                    edit.on(view.lesson().withBlocks(List.of(p.block().with(d -> d.reverses = null))), view.setting());
+            View trial = View.trial(alone, view.setting());
             if (TaskChecks.all(trial).stream()
                     .anyMatch(f -> f.finding().code().name().startsWith("KIT"))) continue;
-            String id = p.block().id();
             return Optional.of(Change.of(
                     Mend.Kind.QUIET_TASK,
                     Map.of(
@@ -155,17 +142,9 @@ final class TimeChecks {
                             ladder.name(),
                             "rung",
                             ladder.rungs().get(0).words().name()),
-                    lesson -> lesson.change(id, d -> {
-                        d.meanwhile = task;
-                        d.kit = own(d.kit);
-                    })));
+                    edit));
         }
         return Optional.empty();
-    }
-
-    /** Without what an earlier quiet task was played with. */
-    private static List<Block.KitChoice> own(List<Block.KitChoice> kit) {
-        return kit.stream().filter(c -> !c.role().startsWith("meanwhile ")).toList();
     }
 
     private void side(Placed p) {
@@ -184,7 +163,6 @@ final class TimeChecks {
         if (least >= view.thresholds().sideShare()) return;
         List<Side> sides = new ArrayList<>(Side.of(p.rung().sides()));
         Side left = p.block().sides() == Block.SideChoice.FIRST_ONLY ? sides.get(1) : sides.get(0);
-        String id = p.block().id();
         out.add(Found.mind(Code.SIDE_LEFT_OUT)
                 .at(p)
                 .figure("side", left.name())
@@ -193,7 +171,7 @@ final class TimeChecks {
                 .mend(Change.of(
                         Mend.Kind.EACH_SIDE,
                         Map.of(),
-                        lesson -> lesson.change(id, d -> d.sides = Block.SideChoice.EACH)))
+                        new BlockEdit.ChooseSides(p.block().id(), Block.SideChoice.EACH)))
                 .done());
     }
 }
