@@ -114,6 +114,10 @@ const says: Record<Finding["code"], Say> = {
     `${(f.families as string[] | undefined)?.map((x) => familyWord[x as keyof typeof familyWord].toLowerCase()).join(", ")}: more than one skill.`,
   EFFORT_LEAP: (f) => `Effort leaps from ${n(f, "from")} to ${n(f, "to")} of 5.`,
   CUES_CLASH: (f) => `Cues contradict those of “${t(f, "before")}” just before: ${clashing[t(f, "what")]}.`,
+  GATE_CANNOT_BE_MET: (f) =>
+    f.inSec
+      ? `A gate of ${n(f, "reach")} in ${n(f, "inSec")} s cannot be met: at best one takes ${n(f, "hitSec")} s.`
+      : `A gate of ${n(f, "reach")}${f.of ? ` of ${n(f, "of")}` : " in a row"} cannot be met with ${count(n(f, "reps"), "go", "goes")}.`,
   GATE_OUT_OF_REACH: (f) =>
     `About ${Math.round(n(f, "expected"))} of ${n(f, "pupils")} reach ${n(f, "reach")}${f.of ? ` of ${n(f, "of")}` : ""} within ${n(f, "limitSec")} s.${tries(f)}`,
   COUNT_TAKES_LONGER: (f) =>
@@ -156,6 +160,7 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   EACH_SIDE: () => ["Both sides", "each gets its due"],
   OTHER_ORDER: (f) => ["Change the order", t(f, "task") ? `“${t(f, "task")}” moves` : ""],
   SAY_CHANGE: (f) => ["Say the change", `${n(f, "seconds")} s more to explain`],
+  GATE_AS_RUNG: () => ["The rung's gate", "for as many goes as the block gives"],
   GATE_THAT_SUITS: (f) => [`Gate ${n(f, "reach")}`, "half of them can be expected to reach it"],
   TIME_FOR_COUNT: (f) => ["Plan the time", `${n(f, "secPerRep")} s each`],
   WATER_IN: (f) => ["Water", `${n(f, "seconds")} s before block ${n(f, "before")}`],

@@ -126,6 +126,11 @@ export function day(iso: string): string {
   );
 }
 
+/** What a rung is played with: its ladder's kit, without what it does without, and what it alone needs. */
+export function kitOf(ladder: Ladder, rung: Rung): Ladder["kit"] {
+  return [...ladder.kit.filter((k) => !rung.kit.without.includes(k.role)), ...rung.kit.more];
+}
+
 export function metres(m: number): string {
   return `${Number(m.toFixed(2))} m`;
 }

@@ -60,6 +60,7 @@ const plainRung: Omit<
   delivery: null,
   steps: [],
   figures: {},
+  kit: { without: [], more: [] },
 };
 
 export function blankLadder(): Ladder {

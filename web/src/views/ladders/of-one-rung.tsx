@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Ladder, Rung } from "../../api/types";
-import { clock, gate, modifier as modifierWord } from "../../words";
+import { clock, gate, kitOf, modifier as modifierWord } from "../../words";
 import { lever, measure, onMiss, ours, rungSides } from "../../words-ladders";
 
 /** What is done on one rung, what counts, and what it is planned with. */
@@ -39,6 +39,13 @@ export function OfOneRung({
       <dl className="mt-4 grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <Said term="Counts">{rung.counts}</Said>
         <Said term="Does not count">{rung.countsNot}</Said>
+        {rung.kit.more.length + rung.kit.without.length > 0 && (
+          <Said term="Kit here">
+            {kitOf(ladder, rung)
+              .map((k) => k.what)
+              .join(", ") || "nothing"}
+          </Said>
+        )}
         <Said term="Sides">{rungSides[rung.sides]}</Said>
         <Said term="Measured by">
           {measure[rung.measure.type]}, in {rung.unit}

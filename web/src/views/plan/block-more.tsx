@@ -4,7 +4,7 @@ import { kit as kitQuery } from "../../api/queries";
 import type { Block, Gate } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
-import { metres, modifier } from "../../words";
+import { kitOf, metres, modifier } from "../../words";
 import { adaptation, everyTask } from "../../words-findings";
 import type { EditorProps } from "./block-editor";
 
@@ -143,14 +143,15 @@ function PartOfLesson({ block, blocks, ladder, onEdit }: EditorProps) {
   );
 }
 
-function KitRows({ block, ladder, onEdit }: EditorProps) {
+function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
+  const kit = kitOf(ladder, rung);
   const store = useQuery(kitQuery);
-  if (!store.data || ladder.kit.length === 0) return null;
+  if (!store.data || kit.length === 0) return null;
   const name = (id: string) => store.data.kinds.find((k) => k.id === id)?.name ?? id;
   const play = (role: string, kinds: string[] | null) => onEdit({ type: "PLAY_WITH", blockId: block.id, role, kinds });
   return (
     <>
-      {ladder.kit.map((r) => {
+      {kit.map((r) => {
         const chosen = block.kit.find((c) => c.role === r.role)?.kinds ?? [r.kind];
         const rules = store.data.rules.filter((x) => x.rule.of === r.kind).map((x) => x.rule.by);
         const others = [...new Set([r.kind, ...r.standIns.map((s) => s.kind), ...rules])].filter(

@@ -65,6 +65,7 @@ public record Figures(
         rung.figures().forEach((name, value) -> named.put(name, said(name, value)));
         named.put("n", tries());
         named.put("sec", seconds(sec));
+        named.put("bothSec", seconds(2.0 * sec));
         named.put("reach", gate.reach());
         if (gate.outOf() != null) named.put("of", gate.outOf());
         if (gate instanceof Gate.SoManyIn timed) named.put("inSec", seconds(timed.inSec()));

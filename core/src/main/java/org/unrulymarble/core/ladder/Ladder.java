@@ -175,6 +175,16 @@ public record Ladder(
         return kit().stream().filter(KitRole::countsAsBall).findFirst();
     }
 
+    /** What a rung is played with: the ladder's kit, without what this rung does without, and with what it alone needs. */
+    public List<KitRole> kit(Rung rung) {
+        if (rung.kit().equals(RungKit.AS_ITS_LADDER)) return kit();
+        List<KitRole> all = new ArrayList<>(kit().stream()
+                .filter(r -> !rung.kit().without().contains(r.role()))
+                .toList());
+        all.addAll(rung.kit().more());
+        return List.copyOf(all);
+    }
+
     /** The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one. */
     public Footprint footprint(Rung rung) {
         Footprint usual = room.footprint();

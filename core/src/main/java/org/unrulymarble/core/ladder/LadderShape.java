@@ -159,7 +159,7 @@ final class LadderShape {
                 kindIds(f, "refused"));
     }
 
-    private static Rung rung(Fields f, Usual usual) {
+    private Rung rung(Fields f, Usual usual) {
         Doses own = f.part("doses", LadderShape::doses);
         Manner manner = f.part("manner", m -> manner(m, usual.manner()));
         Pace pace = f.part("pace", LadderShape::pace);
@@ -201,7 +201,8 @@ final class LadderShape {
                 scoring == null ? null : scoring.calls(),
                 f.part("delivery", d -> new Delivery(d.number("speedMs"), d.number("fromM"))),
                 f.texts("steps"),
-                f.numbers("figures"));
+                f.numbers("figures"),
+                f.part("kit", k -> new RungKit(k.texts("without"), k.parts("more", this::kitRole))));
     }
 
     private static Stairs stepping(Fields f) {

@@ -217,6 +217,17 @@ public final class LadderWriter {
                             .put("fromM", r.delivery().fromM())
                             .map);
         out.put("steps", r.steps());
+        if (!r.kit().equals(RungKit.AS_ITS_LADDER))
+            out.put(
+                    "kit",
+                    new Out()
+                            .put("without", r.kit().without())
+                            .put(
+                                    "more",
+                                    r.kit().more().stream()
+                                            .map(LadderWriter::kitRole)
+                                            .toList())
+                            .map);
         return out.map;
     }
 

@@ -24,6 +24,7 @@ import org.unrulymarble.core.measure.Measure;
  * @param calls what is called at random, or null where nothing is
  * @param delivery the ball that comes at whoever works, or null
  * @param figures of its own that its sentences name: in metres where the name ends in M, seconds in Sec, shoe lengths in Shoes
+ * @param kit how its kit differs from its ladder's
  * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
 public record Rung(
@@ -50,9 +51,11 @@ public record Rung(
         RandomCalls calls,
         Delivery delivery,
         List<String> steps,
-        Map<String, Double> figures) {
+        Map<String, Double> figures,
+        RungKit kit) {
 
     public Rung {
+        kit = kit == null ? RungKit.AS_ITS_LADDER : kit;
         manner = manner == null ? Manner.ANY : manner;
         steps = steps == null ? List.of() : List.copyOf(steps);
         figures = figures == null ? Map.of() : Map.copyOf(figures);
@@ -135,6 +138,7 @@ public record Rung(
                 calls,
                 delivery,
                 steps,
-                figures);
+                figures,
+                kit);
     }
 }

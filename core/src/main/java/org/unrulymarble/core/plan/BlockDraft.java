@@ -105,7 +105,7 @@ public final class BlockDraft {
         d.sets = byCount ? rung.doses().count().sets() : rung.doses().clock().sets();
         d.restSec =
                 byCount ? rung.doses().count().restSec() : rung.doses().clock().restSec();
-        d.setupSec = ladder.kit().isEmpty() ? 0 : 20;
+        d.setupSec = ladder.kit(rung).isEmpty() ? 0 : 20;
         d.explainSec = 25;
         d.countInSec = 5;
         d.counted = ladder.counted();

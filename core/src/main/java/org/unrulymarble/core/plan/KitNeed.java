@@ -3,7 +3,6 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import org.unrulymarble.core.kit.KitRole;
-import org.unrulymarble.core.ladder.Ladder;
 
 /**
  * What one role of a block's kit needs at the same time.
@@ -18,18 +17,18 @@ public record KitNeed(String label, KitRole role, List<String> kinds, int count,
     public static List<KitNeed> of(Placed p) {
         if (!p.isTask()) return List.of();
         List<KitNeed> needs = new ArrayList<>();
-        add(needs, p, p.ladder(), p.crewsAtOnce(), false);
+        add(needs, p, p.ladder().kit(p.rung()), p.crewsAtOnce(), false);
         if (p.quietLadder() != null) {
             int waiting = p.waiting();
             int perSpot = p.quietLadder().perSpot();
-            add(needs, p, p.quietLadder(), (waiting + perSpot - 1) / perSpot, true);
+            add(needs, p, p.quietLadder().kit(p.quiet()), (waiting + perSpot - 1) / perSpot, true);
         }
         return List.copyOf(needs);
     }
 
-    private static void add(List<KitNeed> needs, Placed p, Ladder ladder, int spots, boolean meanwhile) {
+    private static void add(List<KitNeed> needs, Placed p, List<KitRole> kit, int spots, boolean meanwhile) {
         if (spots == 0) return;
-        for (KitRole role : ladder.kit()) {
+        for (KitRole role : kit) {
             String label = meanwhile ? "meanwhile " + role.role() : role.role();
             needs.add(new KitNeed(
                     label, role, p.block().kindsFor(label, role.kind()), spots * role.perSpot(), meanwhile));

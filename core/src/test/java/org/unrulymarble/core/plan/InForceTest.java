@@ -81,13 +81,28 @@ class InForceTest {
     @Test
     void both_sides_in_turn_say_so() {
         BlockPlan each = plan("wall-and-back", "same-hand", d -> d.dose = new BlockDose.ByClock(60));
-        assertThat(each.words().task()).contains("Go on until the stop (60 s), then the other side.");
+        assertThat(each.words().task()).contains("Go on until the stop (60 s), then the other side: 120 s in all.");
 
         BlockPlan one = plan("wall-and-back", "same-hand", d -> {
             d.dose = new BlockDose.ByClock(60);
             d.sides = Block.SideChoice.FIRST_ONLY;
         });
         assertThat(one.words().task()).contains("Go on until the stop (60 s).");
+    }
+
+    @Test
+    void a_rung_gathers_what_it_is_played_with_and_not_what_only_its_neighbours_need() {
+        assertThat(kinds("bowl-at-rings", "near-rings")).containsExactly("tennis-ball", "chalk");
+        assertThat(kinds("bowl-at-rings", "through-the-hoop")).containsExactly("tennis-ball", "hoop");
+        assertThat(kinds("lateral-pass", "shadow")).isEmpty();
+        assertThat(kinds("swing-like-a-clock", "stance-and-swing")).containsExactly("chalk");
+    }
+
+    private static List<String> kinds(String ladderId, String rungId) {
+        Lesson lesson = Lesson.of(40, Lesson.Audience.CLASS, List.of(World.task(ladderId, rungId, d -> {})));
+        return KitNeed.of(Placed.all(lesson, World.setting(World.NET_STORE, 12)).get(0)).stream()
+                .flatMap(need -> need.kinds().stream())
+                .toList();
     }
 
     /** 10 circles one way and 10 the other are 20 touches; by clock only what is made counts. */

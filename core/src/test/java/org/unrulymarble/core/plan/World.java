@@ -101,7 +101,8 @@ public final class World {
                 null,
                 r.delivery(),
                 r.steps(),
-                r.figures());
+                r.figures(),
+                r.kit());
     }
 
     /** @param counts by kind; -1 for as many as are asked */

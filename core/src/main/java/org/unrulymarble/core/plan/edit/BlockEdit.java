@@ -287,7 +287,7 @@ public sealed interface BlockEdit extends Edit {
         public void change(BlockDraft d, Setting setting) {
             boolean asTheTaskSays = kinds == null
                     || setting.catalogue().ladder(d.ladderId).stream()
-                            .flatMap(l -> l.kit().stream())
+                            .flatMap(l -> l.rung(d.rungId).map(l::kit).orElse(l.kit()).stream())
                             .anyMatch(r -> r.role().equals(role) && kinds.equals(List.of(r.kind())));
             if (!asTheTaskSays) d.play(role, kinds);
             else d.kit = d.kit.stream().filter(c -> !c.role().equals(role)).toList();

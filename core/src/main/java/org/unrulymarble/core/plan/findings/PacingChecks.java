@@ -3,6 +3,7 @@ package org.unrulymarble.core.plan.findings;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockPlan;
@@ -33,9 +34,36 @@ final class PacingChecks {
         for (int i = 0; i < view.placed().size(); i++) {
             Placed p = view.placed().get(i);
             if (!p.isTask() || view.setting().pupils().isEmpty()) continue;
+            checks.possible(p);
             checks.gate(p, plan.blocks().get(i));
             checks.count(p, plan.blocks().get(i));
         }
+    }
+
+    /** A gate of the teacher's own that no pupil can meet, however good, with what the block gives. */
+    private void possible(Placed p) {
+        Gate own = p.block().gate();
+        if (own == null || !cannotBeMet(own, p)) return;
+        out.add(Found.mind(Code.GATE_CANNOT_BE_MET)
+                .at(p)
+                .figure("reach", own.reach())
+                .figure("of", own.outOf())
+                .figure("inSec", own instanceof Gate.SoManyIn in ? in.inSec() : null)
+                .figure("reps", own instanceof Gate.SoManyIn ? null : p.reps())
+                .figure("hitSec", p.rung().pace().hitSec())
+                .mend(Change.of(
+                        Mend.Kind.GATE_AS_RUNG,
+                        Map.of(),
+                        new BlockEdit.SetGate(p.block().id(), null)))
+                .done());
+    }
+
+    private static boolean cannotBeMet(Gate gate, Placed p) {
+        Integer reps = p.reps();
+        if (gate instanceof Gate.SoManyIn in)
+            return in.reach() * p.rung().pace().hitSec() > in.inSec() + Rounding.SLACK;
+        if (gate.outOf() != null) return reps != null && p.rung().measure().byGoes() && gate.outOf() > reps;
+        return gate instanceof Gate.InARow && reps != null && gate.reach() > reps;
     }
 
     private void gate(Placed p, BlockPlan block) {

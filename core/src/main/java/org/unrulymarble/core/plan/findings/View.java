@@ -108,7 +108,7 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
 
     /** The kinds of ball in play, if any. */
     List<KitKind> balls(Placed p) {
-        return p.ladder().kit().stream()
+        return p.ladder().kit(p.rung()).stream()
                 .filter(KitRole::countsAsBall)
                 .flatMap(r -> kinds(p, r).stream())
                 .toList();

@@ -230,6 +230,12 @@ class FindingsTest {
                         shaped(Lesson.Shape.FREE, dribble, follow),
                         shaped(Lesson.Shape.FREE, dribble, follow.with(d -> d.sayChange = true)));
             }
+            case GATE_CANNOT_BE_MET -> {
+                Block five = task("bowl-at-rings", "near-rings").with(d -> d.dose = BlockDose.byCount(5, 5.0));
+                yield new Pair(
+                        plan(World.NET_STORE, five.with(d -> d.gate = new Gate.SoManyOf(5, 10)), 12),
+                        plan(World.NET_STORE, five.with(d -> d.gate = new Gate.SoManyOf(5, 5)), 12));
+            }
             case GATE_OUT_OF_REACH -> {
                 Block run = task("there-and-back", "without-a-drop").with(d -> d.dose = BlockDose.byGate(90));
                 yield new Pair(
