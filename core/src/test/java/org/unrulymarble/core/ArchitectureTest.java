@@ -42,7 +42,7 @@ class ArchitectureTest {
             .layer("measures")
             .definedBy("..core.measure..", "..core.games..")
             .layer("things")
-            .definedBy("..core.ladder..", "..core.kit..", "..core.place..", "..core.planning..")
+            .definedBy("..core.ladder..", "..core.kit..", "..core.place..", "..core.defaults..")
             .layer("reckonings")
             .definedBy("..core.clock..", "..core.flight..", "..core.aim..", "..core.chance..", "..core.rotation..")
             .layer("results")

@@ -32,8 +32,7 @@ class OpenApiTest {
         assertThat(firstDifference(
                         Files.readString(PUBLISHED).strip().lines().toList(),
                         now.lines().toList()))
-                .as(
-                        "drifted; write it anew with: mvn -pl core,web,server package -Dweb.test.skip -Dtest=OpenApiTest -Dmarble.openapi=write -Dsurefire.failIfNoSpecifiedTests=false")
+                .as("drifted; write it anew with: ./marble contract")
                 .isNull();
     }
 

@@ -112,6 +112,10 @@ class RoutesApiTest {
         bodies.put("PUT /api/lessons/{id}", lesson);
         bodies.put("POST /api/lessons", lesson);
         bodies.put("POST /api/lessons/{id}/mended", "{\"version\":0,\"finding\":\"x\"}");
+        bodies.put(
+                "POST /api/lessons/{id}/edited",
+                "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"x\"}]}"
+                        .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
         bodies.put("DELETE /api/lessons/{id}", null);
         bodies.put("GET /api/fits?classId=%s&spaceId=%s".formatted(classId, space), null);
         bodies.put("GET /api/fits/{ladderId}?classId=%s&spaceId=%s".formatted(classId, space), null);

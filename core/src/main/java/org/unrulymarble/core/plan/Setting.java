@@ -1,10 +1,10 @@
 package org.unrulymarble.core.plan;
 
 import java.util.List;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.place.Place;
-import org.unrulymarble.core.planning.Planning;
 import org.unrulymarble.core.record.Standings;
 
 /** All that a lesson is planned for: where, for whom, with what. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.unrulymarble.core.Cases;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.ladder.Catalogue;
@@ -21,7 +22,6 @@ import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Surface;
 import org.unrulymarble.core.place.Wall;
-import org.unrulymarble.core.planning.Planning;
 import org.unrulymarble.core.record.Standings;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -161,7 +161,7 @@ public final class World {
     }
 
     private static Planning planning() {
-        try (InputStream in = Planning.class.getResourceAsStream("/planning/values.yaml")) {
+        try (InputStream in = Planning.class.getResourceAsStream("/defaults/values.yaml")) {
             Object yaml = new Yaml(new SafeConstructor(new LoaderOptions())).load(in);
             return Cases.JSON.convertValue(yaml, Planning.class);
         } catch (IOException e) {

@@ -68,6 +68,8 @@ public final class LadderJson {
     /** A ladder as a screen has it, with measure, gate and calls as files write them. */
     static Map<String, Object> asFile(Map<String, Object> ladder) {
         Map<String, Object> out = new HashMap<>(ladder);
+        // Told by the core, not by a file.
+        out.remove("meanwhile");
         if (ladder.get("rungs") instanceof List<?> rungs)
             out.put("rungs", rungs.stream().map(LadderJson::rungAsFile).toList());
         return out;

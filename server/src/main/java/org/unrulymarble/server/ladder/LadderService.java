@@ -265,15 +265,27 @@ public class LadderService {
     /** Name and making of a stand-in are those of its kind; a screen has them only to show them. */
     private static Map<String, Object> withoutKindsWords(Map<String, Object> ladder) {
         Map<String, Object> copy = new HashMap<>(ladder);
+        copy.computeIfPresent("kit", (field, roles) -> bare(roles));
         copy.computeIfPresent(
-                "kit",
-                (field, roles) -> each(roles, role -> {
-                    role.computeIfPresent(
-                            "standIns",
-                            (f, standIns) ->
-                                    each(standIns, standIn -> standIn.keySet().removeAll(KINDS_WORDS)));
-                }));
+                "rungs",
+                (field, rungs) -> each(
+                        rungs,
+                        rung -> rung.computeIfPresent("kit", (f, kit) -> {
+                            if (!(kit instanceof Map<?, ?> own)) return kit;
+                            Map<Object, Object> changed = new HashMap<>(own);
+                            changed.computeIfPresent("more", (more, roles) -> bare(roles));
+                            return changed;
+                        })));
         return copy;
+    }
+
+    private static Object bare(Object roles) {
+        return each(
+                roles,
+                role -> role.computeIfPresent(
+                        "standIns",
+                        (f, standIns) ->
+                                each(standIns, standIn -> standIn.keySet().removeAll(KINDS_WORDS))));
     }
 
     private static Object each(Object list, Consumer<Map<Object, Object>> change) {

@@ -10,7 +10,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.unrulymarble.core.planning.Planning;
+import org.unrulymarble.core.defaults.Planning;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
@@ -38,7 +38,7 @@ class PlanningFile {
     }
 
     static Planning shipped(JsonMapper json) throws IOException {
-        try (InputStream in = Planning.class.getResourceAsStream("/planning/values.yaml")) {
+        try (InputStream in = Planning.class.getResourceAsStream("/defaults/values.yaml")) {
             return read(yaml().load(in), json);
         }
     }

@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.unrulymarble.core.planning.Planning;
+import org.unrulymarble.core.defaults.Planning;
 import tools.jackson.databind.json.JsonMapper;
 
 class PlanningFileTest {
@@ -20,7 +20,7 @@ class PlanningFileTest {
 
     @Test
     void a_school_may_keep_its_own_values_and_a_bad_one_is_named() throws IOException {
-        Path shipped = Path.of("../core/src/main/resources/planning/values.yaml");
+        Path shipped = Path.of("../core/src/main/resources/defaults/values.yaml");
         String text = Files.readString(shipped);
         assertThat(planning().usual().clapSec()).isEqualTo(0.28);
 

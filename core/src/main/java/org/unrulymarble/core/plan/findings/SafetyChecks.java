@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.unrulymarble.core.check.Rounding;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.flight.Reaction;
 import org.unrulymarble.core.flight.WallMark;
 import org.unrulymarble.core.kit.KitKind;
@@ -18,7 +19,6 @@ import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
-import org.unrulymarble.core.planning.Planning;
 
 /** What can hurt: balls too fast, swings too near, throws across each other; and a mark that trains the wrong flight. */
 final class SafetyChecks {

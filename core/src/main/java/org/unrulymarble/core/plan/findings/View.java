@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Rung;
@@ -15,7 +16,6 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
-import org.unrulymarble.core.planning.Planning;
 
 /**
  * A lesson as the checks look at it.

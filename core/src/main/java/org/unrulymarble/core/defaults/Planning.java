@@ -1,10 +1,10 @@
-package org.unrulymarble.core.planning;
+package org.unrulymarble.core.defaults;
 
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
 
 /**
- * The house's planning values, read from {@code planning/values.yaml} or the school's own copy of it. None is a standard: each is a starting point
+ * The house's planning values, read from {@code defaults/values.yaml} or the school's own copy of it. None is a standard: each is a starting point
  * to check against local rules and the pupils at hand.
  */
 public record Planning(

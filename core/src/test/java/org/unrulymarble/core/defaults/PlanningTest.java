@@ -1,4 +1,4 @@
-package org.unrulymarble.core.planning;
+package org.unrulymarble.core.defaults;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -14,7 +14,7 @@ class PlanningTest {
 
     @Test
     void the_shipped_values_are_sound_and_get_quicker_with_age() throws IOException {
-        try (InputStream in = Planning.class.getResourceAsStream("/planning/values.yaml")) {
+        try (InputStream in = Planning.class.getResourceAsStream("/defaults/values.yaml")) {
             Object yaml = new Yaml(new SafeConstructor(new LoaderOptions())).load(in);
             Planning planning = Cases.JSON.convertValue(yaml, Planning.class);
 
