@@ -4,8 +4,11 @@ import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { doseSchool, gate, pacing, side, turns } from "../../words";
+import { texts } from "../../words/texts";
 import { sideOrder } from "../../words-findings";
 import { BlockMore } from "./block-more";
+
+const t = texts("plan");
 
 export type EditorProps = {
   block: Block;
@@ -54,36 +57,36 @@ export function BlockEditor(props: Props) {
   const expected = plan ? pacing(block, plan, who.length) : "";
   return (
     <fieldset disabled={readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
-      <legend className="sr-only">Dose of {ladder.name}</legend>
+      <legend className="sr-only">{t("dose.of", { task: ladder.name })}</legend>
       <p>
-        {words.task} <span className="text-soft">Counts: {words.counts}</span>
+        {words.task} <span className="text-soft">{t("dose.counts", { what: words.counts })}</span>
       </p>
       {plan && plan.steps.length > 0 && (
         <p className="text-[0.95rem]">
-          <span className="text-soft">In this order: </span>
+          <span className="text-soft">{t("dose.inThisOrder")} </span>
           {plan.steps.join(" → ")}
         </p>
       )}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
-        <span>On</span>
+        <span>{t("dose.on")}</span>
         <Choice
-          label="Rung"
+          label={t("dose.rung")}
           value={rung.id}
           options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
           onChange={(rungId) => onEdit({ type: "CHOOSE_RUNG", blockId: block.id, rungId })}
         />
         <Choice
-          label="Who is on which rung"
+          label={t("dose.who")}
           value={block.rungBy}
           options={[
-            { value: "ONE", text: "all of them" },
-            { value: "OWN", text: "each on their own" },
-            { value: "CHOOSE", text: "each as they choose" },
+            { value: "ONE", text: t("dose.whoIsOn.ONE") },
+            { value: "OWN", text: t("dose.whoIsOn.OWN") },
+            { value: "CHOOSE", text: t("dose.whoIsOn.CHOOSE") },
           ]}
           onChange={(rungBy) => onChange({ ...block, rungBy }, "rungBy")}
         />
         <Choice
-          label="School of dose"
+          label={t("dose.school")}
           value={block.dose.type}
           options={(["CLOCK", "COUNT", "GATE", "STAIRCASE", "SELF_PACED"] as const).map((value) => ({
             value,
@@ -92,27 +95,27 @@ export function BlockEditor(props: Props) {
           onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
         />
         <DoseNumbers {...props} />
-        {number("sets", "Sets", undefined, 1)}
-        <span>{block.sets === 1 ? "set" : "sets"},</span>
+        {number("sets", t("dose.sets"), undefined, 1)}
+        <span>{t("dose.setsAfter", { n: block.sets })}</span>
         <SideChoice {...props} />
         <Choice
-          label="Rest"
+          label={t("dose.rest")}
           value={block.rest}
           options={[
-            { value: "FIXED", text: "rest" },
-            { value: "AS_NEEDED", text: "rest as needed, about" },
-            { value: "NONE", text: "no rest" },
+            { value: "FIXED", text: t("dose.restIs.FIXED") },
+            { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
+            { value: "NONE", text: t("dose.restIs.NONE") },
           ]}
           onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
         />
-        {block.rest !== "NONE" && number("restSec", "Rest", "s")}
+        {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
         {plan && plan.turns > 1 && block.rest !== "NONE" && (
           <Choice
-            label="Waiting and rest"
+            label={t("dose.waiting")}
             value={block.waitIsRest ? "yes" : "no"}
             options={[
-              { value: "yes", text: "waiting is rest" },
-              { value: "no", text: "waiting is no rest" },
+              { value: "yes", text: t("dose.waitingIs.rest") },
+              { value: "no", text: t("dose.waitingIs.noRest") },
             ]}
             onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
           />
@@ -121,37 +124,47 @@ export function BlockEditor(props: Props) {
       {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
       {expected && <p className="border-l-4 border-rule pl-3 text-[0.95rem]">{expected}</p>}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
-        <span>Set up</span>
-        {number("setupSec", "Set up", "s", 5, ",")}
+        <span>{t("around.setUp")}</span>
+        {number("setupSec", t("around.setUp"), t("sec"), 5, ",")}
         <Choice
-          label="When the cue is given"
+          label={t("around.cue")}
           value={block.cue}
           options={[
-            { value: "FIRST", text: "cue first," },
-            { value: "AFTER_A_TRY", text: "try first, then the cue and the same round again," },
+            { value: "FIRST", text: t("around.cueIs.FIRST") },
+            { value: "AFTER_A_TRY", text: t("around.cueIs.AFTER_A_TRY") },
           ]}
           onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
         />
-        {number("explainSec", "Explain", "s", 5, ",")}
-        <span>count in</span>
-        {number("countInSec", "Count in", "s", 1, plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined)}
+        {number("explainSec", t("around.explain"), t("sec"), 5, ",")}
+        <span>{t("around.countInBefore")}</span>
+        {number(
+          "countInSec",
+          t("around.countIn"),
+          t("sec"),
+          1,
+          plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined,
+        )}
         {plan && plan.sides > 1 && (
           <>
-            <span>change sides</span>
-            {number("sideSwapSec", "Change sides", "s", 5, plan.turns > 1 ? "," : undefined)}
+            <span>{t("around.changeSidesBefore")}</span>
+            {number("sideSwapSec", t("around.changeSides"), t("sec"), 5, plan.turns > 1 ? "," : undefined)}
           </>
         )}
         {plan && plan.turns > 1 && (
           <>
-            <span>change places</span>
-            {number("turnSwapSec", "Change places", "s")}
+            <span>{t("around.changePlacesBefore")}</span>
+            {number("turnSwapSec", t("around.changePlaces"), t("sec"))}
           </>
         )}
       </div>
       {plan && <Turns {...props} plan={plan} />}
       <BlockMore {...props} />
       <p className="text-[0.95rem] text-soft">
-        Gate: {gate({ ...rung, gate: plan?.gate ?? rung.gate })}. Easier: {words.easier} Harder: {words.harder}
+        {t("dose.opens", {
+          gate: gate({ ...rung, gate: plan?.gate ?? rung.gate }),
+          easier: words.easier,
+          harder: words.harder,
+        })}
       </p>
       <MoveButtons {...props} />
     </fieldset>
@@ -163,16 +176,16 @@ export function MoveButtons({ readOnly, onUp, onDown, onCopy, onRemove }: Movers
   return (
     <div className="flex flex-wrap gap-2">
       <button type="button" className="btn btn-small" onClick={onUp} disabled={!onUp}>
-        <ArrowUp size={16} aria-hidden /> Earlier
+        <ArrowUp size={16} aria-hidden /> {t("order.earlier")}
       </button>
       <button type="button" className="btn btn-small" onClick={onDown} disabled={!onDown}>
-        <ArrowDown size={16} aria-hidden /> Later
+        <ArrowDown size={16} aria-hidden /> {t("order.later")}
       </button>
       <button type="button" className="btn btn-small" onClick={onCopy}>
-        <Copy size={16} aria-hidden /> Copy
+        <Copy size={16} aria-hidden /> {t("order.copy")}
       </button>
       <button type="button" className="btn btn-small" onClick={onRemove}>
-        <Trash2 size={16} aria-hidden /> Remove
+        <Trash2 size={16} aria-hidden /> {t("order.remove")}
       </button>
     </div>
   );
@@ -222,37 +235,37 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
   );
   switch (dose.type) {
     case "CLOCK":
-      return number("workSec", "Work", "s", 5, ",");
+      return number("workSec", t("dose.work"), t("sec"), 5, ",");
     case "COUNT":
       return (
         <>
-          {number("reps", "Count", undefined, 1)}
-          <span>{rung.unit} at</span>
-          {number("secPerRep", "Pace", "s each", 0.1)}
-          {plan && <span>= {plan.workSec} s,</span>}
+          {number("reps", t("dose.count"), undefined, 1)}
+          <span>{t("dose.unitAt", { unit: rung.unit })}</span>
+          {number("secPerRep", t("dose.pace"), t("dose.secEach"), 0.1)}
+          {plan && <span>{t("dose.inAll", { sec: plan.workSec })}</span>}
         </>
       );
     case "GATE":
     case "SELF_PACED":
-      return number("limitSec", "No longer than", "s at most", 5, ",");
+      return number("limitSec", t("dose.limit"), t("dose.secAtMost"), 5, ",");
     case "STAIRCASE":
       return (
         <>
-          {number("makesToStep", "Hits for a step", undefined, 1)}
-          <span>{dose.makesToStep === 1 ? "hit" : "hits"}, then</span>
-          {number("stepM", "Step", "m back; a miss", 0.1)}
+          {number("makesToStep", t("stairs.hits"), undefined, 1)}
+          <span>{t("stairs.hitsThen", { n: dose.makesToStep })}</span>
+          {number("stepM", t("stairs.step"), t("stairs.metresBack"), 0.1)}
           <Choice
-            label="What a miss does"
+            label={t("stairs.miss")}
             value={dose.onMiss}
             options={[
-              { value: "STAY", text: "stays" },
-              { value: "STEP_IN", text: "steps in" },
-              { value: "RESTART", text: "starts again" },
+              { value: "STAY", text: t("stairs.missIs.STAY") },
+              { value: "STEP_IN", text: t("stairs.missIs.STEP_IN") },
+              { value: "RESTART", text: t("stairs.missIs.RESTART") },
             ]}
             onChange={(onMiss) => onChange({ ...block, dose: { ...dose, onMiss } }, "onMiss")}
           />
-          <span>for</span>
-          {number("limitSec", "No longer than", "s at most", 5, ",")}
+          <span>{t("stairs.for")}</span>
+          {number("limitSec", t("dose.limit"), t("dose.secAtMost"), 5, ",")}
         </>
       );
   }
@@ -262,7 +275,7 @@ function SideChoice({ block, rung, onChange }: Props) {
   if (rung.sides !== "BOTH" && rung.sides !== "BOTH_DIRECTIONS")
     return (
       <span className="text-soft">
-        {rung.sides === "STRONG_ONLY" ? "strong hand only," : rung.sides === "OWN_JOBS" ? "each hand its own job," : ""}
+        {rung.sides === "STRONG_ONLY" ? t("sides.strongOnly") : rung.sides === "OWN_JOBS" ? t("sides.ownJobs") : ""}
       </span>
     );
   const [first, second] =
@@ -270,18 +283,18 @@ function SideChoice({ block, rung, onChange }: Props) {
   return (
     <>
       <Choice
-        label="Sides"
+        label={t("sides.which")}
         value={block.sides}
         options={[
-          { value: "EACH", text: `${first} and ${second}` },
-          { value: "FIRST_ONLY", text: `only ${first}` },
-          { value: "SECOND_ONLY", text: `only ${second}` },
+          { value: "EACH", text: t("sides.both", { first, second }) },
+          { value: "FIRST_ONLY", text: t("sides.only", { side: first }) },
+          { value: "SECOND_ONLY", text: t("sides.only", { side: second }) },
         ]}
         onChange={(sides) => onChange({ ...block, sides }, "sides")}
       />
       {block.sides === "EACH" && (
         <Choice
-          label="Order of sides"
+          label={t("sides.order")}
           value={block.sideOrder}
           options={(["ONE_THEN_OTHER", "ALTERNATING", "OUT_AND_BACK", "CALLED"] as const).map((value) => ({
             value,
@@ -307,27 +320,27 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Pr
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2">
       {only.length > 0 && (
         <span className="basis-full">
-          Only for <strong>{only.map((p) => p.name).join(", ")}</strong>{" "}
+          {t("turns.onlyFor")} <strong>{only.map((p) => p.name).join(", ")}</strong>{" "}
           <button
             type="button"
             className="underline"
             onClick={() => onChange({ ...block, onlyPupilIds: [] }, "onlyPupilIds")}
           >
-            For everyone
+            {t("turns.forEveryone")}
           </button>
         </span>
       )}
       <span>
         <strong>{turns(plan)}</strong>
-        {plan.waves > 1 && ` for ${only.length > 0 ? "them all" : "everyone"} to have a go`}
-        {plan.waiting > 0 && `; the ${plan.waiting} who wait:`}
+        {plan.waves > 1 && ` ${only.length > 0 ? t("turns.goForThem") : t("turns.goForEveryone")}`}
+        {plan.waiting > 0 && t("turns.waiting", { n: plan.waiting })}
       </span>
       {plan.waiting > 0 && (
         <Choice
-          label="Quiet task for those who wait"
+          label={t("turns.quiet")}
           value={block.meanwhile ? `${block.meanwhile.ladderId}/${block.meanwhile.rungId}` : NOTHING}
           options={[
-            { value: NOTHING, text: "nothing to do" },
+            { value: NOTHING, text: t("turns.nothing") },
             ...quiet.flatMap((l) =>
               l.rungs.map((r) => ({ value: `${l.id}/${r.id}`, text: `${l.name}: ${r.name}`, group: l.name })),
             ),
@@ -340,11 +353,11 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Pr
       )}
       {ladder.roles.length > 1 && (
         <Choice
-          label="Turns of the roles"
+          label={t("turns.roles")}
           value={block.roleTurns}
           options={[
-            { value: "EVERYONE_WORKS", text: "until everyone has worked" },
-            { value: "EVERY_ROLE", text: "until everyone had each role" },
+            { value: "EVERYONE_WORKS", text: t("turns.rolesUntil.EVERYONE_WORKS") },
+            { value: "EVERY_ROLE", text: t("turns.rolesUntil.EVERY_ROLE") },
           ]}
           onChange={(roleTurns) => onChange({ ...block, roleTurns }, "roleTurns")}
         />

@@ -5,8 +5,11 @@ import type { Block, Gate } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { kitOf, metres, modifier } from "../../words";
+import { texts } from "../../words/texts";
 import { adaptation, everyTask } from "../../words-findings";
 import type { EditorProps } from "./block-editor";
+
+const t = texts("plan");
 
 /** What is set less often: optional last round, attitude, beat, modifiers, kit, gate, mark, spots, part of the lesson, variants. */
 export function BlockMore(props: EditorProps) {
@@ -28,14 +31,14 @@ export function BlockMore(props: EditorProps) {
   return (
     <div className="space-y-2.5 text-[0.95rem]">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        {tick("Collect the results", block.counted, { counted: !block.counted })}
+        {tick(t("more.collect"), block.counted, { counted: !block.counted })}
         {tick(
-          "Last round only for who wants it",
+          t("more.optional"),
           block.optionalLast,
           { optionalLast: !block.optionalLast },
           block.sets < 2 && !block.optionalLast,
         )}
-        {tick("Beat the pace", block.beat, { beat: !block.beat })}
+        {tick(t("more.beat"), block.beat, { beat: !block.beat })}
         {block.sayChange && (
           <label className="flex items-center gap-1.5">
             <input
@@ -44,13 +47,13 @@ export function BlockMore(props: EditorProps) {
               checked
               onChange={() => onEdit({ type: "SAY_CHANGE", blockId: block.id, said: false })}
             />
-            The change of cue is said
+            {t("more.changeSaid")}
           </label>
         )}
       </div>
       {modifiers.length > 0 && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <span>With</span>
+          <span>{t("more.with")}</span>
           {modifiers.map((m) => (
             <label key={m} className="flex items-center gap-1.5">
               <input
@@ -65,7 +68,7 @@ export function BlockMore(props: EditorProps) {
         </div>
       )}
       <details open={differs(block)}>
-        <summary className="cursor-pointer font-semibold">Kit, gate, mark, spots, part of the lesson</summary>
+        <summary className="cursor-pointer font-semibold">{t("more.rest")}</summary>
         <div className="mt-2 space-y-2.5 border-l-4 border-rule pl-3">
           <Attitude {...props} />
           <PartOfLesson {...props} />
@@ -95,16 +98,16 @@ function Row({ label, children }: { label: string; children: ReactNode }) {
 }
 
 function Attitude({ block, rung, onChange }: EditorProps) {
-  const usual = { PUSH: "push", CONTROL: "control", EITHER: "either" }[rung.manner.attitude];
+  const usual = t(`attitude.${rung.manner.attitude}`);
   return (
-    <Row label="Attitude">
+    <Row label={t("attitude.label")}>
       <Choice
-        label="Attitude"
+        label={t("attitude.label")}
         value={block.attitude ?? "USUAL"}
         options={[
-          { value: "USUAL", text: `as the rung says: ${usual}` },
-          { value: "PUSH", text: "push: fast, mistakes are the price" },
-          { value: "CONTROL", text: "control: slow down until nothing drops" },
+          { value: "USUAL", text: t("attitude.usual", { usual }) },
+          { value: "PUSH", text: t("attitude.push") },
+          { value: "CONTROL", text: t("attitude.control") },
         ]}
         onChange={(v) => onChange({ ...block, attitude: v === "USUAL" ? null : v }, "attitude")}
       />
@@ -117,24 +120,25 @@ function PartOfLesson({ block, blocks, ladder, onEdit }: EditorProps) {
   const warmUps = blocks.filter(
     (b) => b.id !== block.id && b.kind === "TASK" && !b.reverses && b.id !== block.reverses,
   );
-  const name = { WARM_UP: "warm-up", MAIN: "main part", COOL_DOWN: "cool-down" };
   const at = (id: string) => blocks.findIndex((b) => b.id === id) + 1;
   return (
-    <Row label="Part">
+    <Row label={t("part.label")}>
       <Choice
-        label="Part of the lesson"
+        label={t("part.which")}
         value={part}
-        options={(["WARM_UP", "MAIN", "COOL_DOWN"] as const).map((value) => ({ value, text: name[value] }))}
+        options={(["WARM_UP", "MAIN", "COOL_DOWN"] as const).map((value) => ({ value, text: t(`part.${value}`) }))}
         onChange={(next) => onEdit({ type: "CHOOSE_PART", blockId: block.id, part: next })}
       />
       {part === "COOL_DOWN" && (
         <Choice
-          label="Backwards"
+          label={t("part.backwards")}
           value={block.reverses ?? "-"}
           options={[
-            { value: "-", text: "on its own" },
-            ...(block.reverses ? [{ value: block.reverses, text: `block ${at(block.reverses)} backwards` }] : []),
-            ...warmUps.map((b) => ({ value: b.id, text: `block ${at(b.id)} backwards` })),
+            { value: "-", text: t("part.alone") },
+            ...(block.reverses
+              ? [{ value: block.reverses, text: t("part.blockBackwards", { n: at(block.reverses) }) }]
+              : []),
+            ...warmUps.map((b) => ({ value: b.id, text: t("part.blockBackwards", { n: at(b.id) }) })),
           ]}
           onChange={(v) => onEdit({ type: "GO_BACKWARDS", blockId: block.id, of: v === "-" ? null : v })}
         />
@@ -159,16 +163,16 @@ function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
         );
         return (
           <Row key={r.role} label={r.role.charAt(0).toUpperCase() + r.role.slice(1)}>
-            <span>{chosen.map(name).join(", then ")}</span>
+            <span>{chosen.map(name).join(t("kit.then"))}</span>
             {others.length > 0 && (
               <Choice
-                label={`Another ${r.role}`}
+                label={t("kit.another", { role: r.role })}
                 value="-"
                 options={[
-                  { value: "-", text: "change" },
+                  { value: "-", text: t("kit.change") },
                   ...others.flatMap((k) => [
-                    { value: `only ${k}`, text: `${name(k)} instead` },
-                    { value: `also ${k}`, text: `fill up with ${name(k)}` },
+                    { value: `only ${k}`, text: t("kit.instead", { kind: name(k) }) },
+                    { value: `also ${k}`, text: t("kit.fillUp", { kind: name(k) }) },
                   ]),
                 ]}
                 onChange={(v) => {
@@ -180,7 +184,7 @@ function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
             )}
             {block.kit.some((c) => c.role === r.role) && (
               <button type="button" className="underline" onClick={() => play(r.role, null)}>
-                as the task says
+                {t("kit.usual")}
               </button>
             )}
           </Row>
@@ -193,9 +197,9 @@ function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
 function OwnGate({ block, rung, plan, must, onChange }: EditorProps) {
   const gate = block.gate ?? plan?.gate ?? rung.gate;
   return (
-    <Row label="Gate">
+    <Row label={t("gate.label")}>
       <NumberField
-        label="Gate"
+        label={t("gate.label")}
         unit={gateUnit(gate, rung.unit)}
         value={gate.reach}
         must={must("gate.reach")}
@@ -203,7 +207,7 @@ function OwnGate({ block, rung, plan, must, onChange }: EditorProps) {
       />
       {block.gate && (
         <button type="button" className="underline" onClick={() => onChange({ ...block, gate: null }, "gate off")}>
-          as the rung and the count say
+          {t("gate.usual")}
         </button>
       )}
     </Row>
@@ -214,11 +218,11 @@ function OwnGate({ block, rung, plan, must, onChange }: EditorProps) {
 function gateUnit(gate: Gate, unit: string): string {
   switch (gate.type) {
     case "SO_MANY_OF":
-      return `of ${gate.of} ${unit}`;
+      return t("gate.of", { of: gate.of, unit });
     case "SO_MANY_IN":
-      return `${unit} in ${gate.inSec} s`;
+      return t("gate.in", { sec: gate.inSec, unit });
     case "IN_A_ROW":
-      return `${unit} in a row`;
+      return t("gate.inARow", { unit });
     case "REACH":
       return unit;
   }
@@ -228,27 +232,27 @@ function Mark({ block, ladder, must, onChange, onEdit }: EditorProps) {
   if (!ladder.footprint.needsWall) return null;
   const mark = block.mark;
   return (
-    <Row label="Band">
+    <Row label={t("band.label")}>
       {mark ? (
         <>
           <NumberField
-            label="Band from"
-            unit="m to"
+            label={t("band.from")}
+            unit={t("band.metresTo")}
             step={0.05}
             value={mark.lowM}
             must={must("mark.lowM")}
             onChange={(lowM) => onChange({ ...block, mark: { ...mark, lowM: lowM as number } }, "mark")}
           />
           <NumberField
-            label="Band to"
-            unit="m up the wall"
+            label={t("band.to")}
+            unit={t("band.metresUp")}
             step={0.05}
             value={mark.highM}
             must={must("mark.highM")}
             onChange={(highM) => onChange({ ...block, mark: { ...mark, highM: highM as number } }, "mark")}
           />
           <button type="button" className="underline" onClick={() => onChange({ ...block, mark: null }, "mark off")}>
-            no band
+            {t("band.none")}
           </button>
         </>
       ) : (
@@ -257,7 +261,7 @@ function Mark({ block, ladder, must, onChange, onEdit }: EditorProps) {
           className="btn btn-small"
           onClick={() => onEdit({ type: "MARK_BAND", blockId: block.id })}
         >
-          Mark a band on the wall
+          {t("band.mark")}
         </button>
       )}
     </Row>
@@ -279,11 +283,11 @@ function OwnSpot({ block, ladder, must, onChange }: EditorProps) {
   );
   return (
     <>
-      <Row label="One spot">
-        {field("lengthM", "Length of a spot", "m long,")}
-        {field("widthM", "Width of a spot", "m wide,")}
-        {field("gapM", "Free between spots", "m between,")}
-        {field("edgeM", "Free to the edge", "m to the edge")}
+      <Row label={t("spot.label")}>
+        {field("lengthM", t("spot.length"), t("spot.metresLong"))}
+        {field("widthM", t("spot.width"), t("spot.metresWide"))}
+        {field("gapM", t("spot.gap"), t("spot.metresBetween"))}
+        {field("edgeM", t("spot.edge"), t("spot.metresToEdge"))}
         {usual.oneRow && !usual.needsWall && (
           <label className="flex items-center gap-1.5">
             <input
@@ -292,19 +296,19 @@ function OwnSpot({ block, ladder, must, onChange }: EditorProps) {
               checked={spot.oneRow}
               onChange={(e) => onChange({ ...block, spot: { ...spot, oneRow: e.target.checked } }, "oneRow")}
             />
-            one row
+            {t("spot.oneRow")}
           </label>
         )}
         {block.spot && (
           <button type="button" className="underline" onClick={() => onChange({ ...block, spot: null }, "spot off")}>
-            as the task says: {metres(usual.lengthM)} × {metres(usual.widthM)}
+            {t("spot.usual", { length: metres(usual.lengthM), width: metres(usual.widthM) })}
           </button>
         )}
       </Row>
-      <Row label="Spots">
+      <Row label={t("spots.label")}>
         <NumberField
-          label="No more spots than"
-          unit="at the same time (empty: as many as fit)"
+          label={t("spots.most")}
+          unit={t("spots.atOnce")}
           value={block.mostSpots}
           must={must("mostSpots")}
           onChange={(mostSpots) => onChange({ ...block, mostSpots }, "mostSpots")}
@@ -323,9 +327,9 @@ function Variants({ block, ladder, catalogue, who, onEdit }: EditorProps) {
         const instead = catalogue.find((l) => l.id === v.instead?.ladderId);
         return (
           <li key={`${v.pupilId} ${v.adaptation}`}>
-            <strong>{who.find((w) => w.id === v.pupilId)?.name ?? "A pupil who left"}</strong>,{" "}
+            <strong>{who.find((w) => w.id === v.pupilId)?.name ?? t("variants.left")}</strong>,{" "}
             {adaptation[v.adaptation]}:{" "}
-            {instead ? `${instead.name} instead.` : (text[v.adaptation] ?? everyTask[v.adaptation])}{" "}
+            {instead ? t("variants.instead", { task: instead.name }) : (text[v.adaptation] ?? everyTask[v.adaptation])}{" "}
             <button
               type="button"
               className="underline"
@@ -338,7 +342,7 @@ function Variants({ block, ladder, catalogue, who, onEdit }: EditorProps) {
                 })
               }
             >
-              take out
+              {t("variants.takeOut")}
             </button>
           </li>
         );

@@ -1,7 +1,10 @@
 import type { Block } from "../../api/types";
 import { NumberField } from "../../ui/fields";
 import { timeAbout } from "../../words";
+import { texts } from "../../words/texts";
 import { MoveButtons, type Movers } from "./block-editor";
+
+const t = texts("plan");
 
 /** Time for something else than a task: how long, and in one's own words what for. */
 export function TimeEditor({
@@ -20,8 +23,8 @@ export function TimeEditor({
       <p>{timeAbout[block.kind]}</p>
       <div className="flex flex-wrap items-center gap-2">
         <NumberField
-          label="Time"
-          unit="s"
+          label={t("time.label")}
+          unit={t("sec")}
           step={5}
           value={block.dose.type === "CLOCK" ? block.dose.workSec : null}
           must={must("dose.workSec")}
@@ -29,8 +32,8 @@ export function TimeEditor({
         />
         <input
           className="field min-w-56 flex-1"
-          aria-label="Your own words for it"
-          placeholder="Your own words for it"
+          aria-label={t("time.words")}
+          placeholder={t("time.words")}
           maxLength={200}
           value={block.note ?? ""}
           onChange={(e) => onChange({ ...block, note: e.target.value || null }, "note")}

@@ -1,0 +1,62 @@
+import ts from "typescript";
+import { expect, it } from "vitest";
+import plan from "./plan.json";
+import { texts } from "./texts";
+
+const SAID = new Set(["label", "aria-label", "title", "placeholder", "unit", "tail", "alt"]);
+const WORD = /\p{L}/u;
+
+const sources = import.meta.glob<string>("../**/*.tsx", { query: "?raw", import: "default", eager: true });
+const pages = Object.entries(sources)
+  .map(([file, source]) => ({ file, source }))
+  .filter(({ file, source }) => !file.endsWith(".test.tsx") && source.includes("words/texts"));
+
+/** What a page says in words of its own. */
+function ownWords(file: string, source: string): string[] {
+  const own: string[] = [];
+  const look = (node: ts.Node) => {
+    if (ts.isJsxText(node) && WORD.test(node.text)) own.push(`${file}: ${node.text.trim()}`);
+    const literal = (of: ts.Expression | undefined) =>
+      of && ts.isStringLiteralLike(of) && WORD.test(of.text) && own.push(`${file}: ${of.text}`);
+    if (ts.isJsxAttribute(node) && SAID.has(node.name.getText())) {
+      if (node.initializer && ts.isJsxExpression(node.initializer)) literal(node.initializer.expression);
+      else literal(node.initializer as ts.Expression | undefined);
+    }
+    if (ts.isPropertyAssignment(node) && node.name.getText() === "text") literal(node.initializer);
+    ts.forEachChild(node, look);
+  };
+  look(ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX));
+  return own;
+}
+
+it("finds words that a page says by itself", () => {
+  const page = `<p title="Say it" className="text-soft"><b>no</b> {x} <Choice label={"Who"} options={[{ text: "all" }]} /></p>`;
+  expect(ownWords("a.tsx", page).map((w) => w.slice(7))).toEqual(["Say it", "no", "Who", "all"]);
+});
+
+it("pages that have a file of texts say nothing but what stands there", () => {
+  expect(pages.length).toBeGreaterThanOrEqual(3);
+  expect(pages.flatMap((p) => ownWords(p.file, p.source))).toEqual([]);
+});
+
+it("has no text that nobody says", () => {
+  const keys = Object.entries(plan).flatMap(([key, of]) =>
+    typeof of === "string"
+      ? [key]
+      : Object.entries(of).flatMap(([k, v]) =>
+          typeof v === "string" ? [`${key}.${k}`] : Object.keys(v).map((last) => `${key}.${k}.${last}`),
+        ),
+  );
+  const all = pages.map((p) => p.source).join("\n");
+  // A key that ends in a value is put together: t(`attitude.${value}`).
+  const said = (key: string) => all.includes(`"${key}"`) || all.includes(`\`${key.slice(0, key.lastIndexOf("."))}.\${`);
+  expect(keys.length).toBeGreaterThan(60);
+  expect(keys.filter((key) => !said(key))).toEqual([]);
+});
+
+it("gets its plurals right and fills in what it is given", () => {
+  const t = texts("plan");
+  expect([1, 2].map((n) => t("dose.setsAfter", { n }))).toEqual(["set,", "sets,"]);
+  expect([1, 12].map((n) => t("turns.waiting", { n }))).toEqual(["; the one who waits:", "; the 12 who wait:"]);
+  expect(t("gate.of", { of: 10, unit: "throws" })).toBe("of 10 throws");
+});

@@ -1,0 +1,19 @@
+import i18next from "i18next";
+import ICU from "i18next-icu";
+import plan from "./plan.json";
+
+/** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
+const resources = { plan } as const;
+
+declare module "i18next" {
+  interface CustomTypeOptions {
+    resources: typeof resources;
+  }
+}
+
+i18next.use(ICU).init({ lng: "en", resources: { en: resources }, ns: Object.keys(resources), initAsync: false });
+
+/** The texts of one view. */
+export function texts<View extends keyof typeof resources>(view: View) {
+  return i18next.getFixedT("en", view);
+}
