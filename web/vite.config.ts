@@ -9,5 +9,10 @@ export default defineConfig(({ mode }) => ({
   // Where ./marble dev has started the server.
   server: { proxy: { "/api": loadEnv(mode, ".", "MARBLE_").MARBLE_SERVER ?? "http://localhost:8080" } },
   // A shared machine may stand still for seconds.
-  test: { environment: "jsdom", setupFiles: ["src/test-setup.ts"], testTimeout: 20_000 },
+  test: {
+    environment: "jsdom",
+    setupFiles: ["src/test-setup.ts"],
+    testTimeout: 20_000,
+    env: { TZ: "Pacific/Auckland" },
+  },
 }));

@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router";
 import { lessons, planning, spaces } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { savedUnits, saveUnits } from "../../lengths";
+import { localDay } from "../../local-day";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { type WorkingId, workings } from "../../words-marks";
 import type { Given } from "./given";
@@ -52,7 +53,7 @@ export function MarksView() {
   const classShoe = known.length ? known.reduce((a, b) => a + b, 0) / known.length : values.data.usual.shoeCm;
   // The space in hand is that of the class's next lesson, or of the last there was.
   const byDay = [...(plans.data ?? [])].sort((a, b) => a.onDay.localeCompare(b.onDay));
-  const today = new Date().toISOString().slice(0, 10);
+  const today = localDay();
   const inHand = byDay.find((l) => l.onDay >= today) ?? byDay[byDay.length - 1];
   const given: Given = {
     planning: values.data,

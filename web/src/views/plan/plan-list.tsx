@@ -5,6 +5,7 @@ import { api, type Problem } from "../../api/client";
 import { lesson, lessons, spaces } from "../../api/queries";
 import type { LessonDoc, LessonView, SchoolClass, Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
+import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
@@ -83,7 +84,7 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
     classId: schoolClass.id,
     spaceId: rooms[0]?.id ?? "",
     name: "",
-    onDay: new Date().toISOString().slice(0, 10),
+    onDay: localDay(),
     lesson: {
       minutes: 40,
       startMin: null,

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { taught as taughtQuery } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
+import { daysBefore } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, day } from "../../words";
@@ -13,7 +14,7 @@ const TERM_DAYS = 126;
 /** A class's term on one page: what was taught when, time moved, challenges completed, and how the standings spread. */
 export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }) {
   const last = record.lastDay ?? "";
-  const begun = new Date(Date.parse(last) - TERM_DAYS * 86_400_000).toISOString().slice(0, 10);
+  const begun = daysBefore(last, TERM_DAYS);
   const [from, setFrom] = useState(begun > (record.firstDay ?? "") ? begun : (record.firstDay ?? ""));
   const [to, setTo] = useState(last);
   const days = useQuery({ ...taughtQuery(record.classId, from, to), enabled: from !== "" && to >= from });

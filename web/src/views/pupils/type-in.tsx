@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Ladder, PupilRecord } from "../../api/types";
+import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
@@ -28,7 +29,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
   const rung = ladder?.rungs.find((r) => r.id === rungId) ?? ladder?.rungs[0];
   const sides = rung ? sidesOf[rung.sides] : (["NONE"] as const);
   const [side, setSide] = useState<string>("");
-  const [on, setOn] = useState(() => new Date().toLocaleDateString("sv"));
+  const [on, setOn] = useState(() => localDay());
   const [figures, setFigures] = useState(empty);
   const [home, setHome] = useState(false);
   const [seen, setSeen] = useState(false);

@@ -102,7 +102,6 @@ export function Pads({
     const { rung } = of(crew);
     return rung && viewOf(rung.measure).drawn;
   });
-  const inTheAir = main && viewOf(main.measure).thrown && !/at the stop/i.test(main.countsNot);
   return (
     <section aria-label="Pads" data-block={work.block} className="space-y-3">
       {shown.length > 0 && (
@@ -148,8 +147,7 @@ export function Pads({
         {main && (
           <p className="text-mist">
             <strong className="text-chalk">Counts:</strong> {main.counts}{" "}
-            <strong className="text-chalk">Does not:</strong> {main.countsNot}{" "}
-            {inTheAir && "What is in the air at the stop does not count."}
+            <strong className="text-chalk">Does not:</strong> {main.countsNot}
           </p>
         )}
         <p className="mt-2 text-mist">

@@ -5,6 +5,7 @@ import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
+import { localDay } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bell, clock, count, day } from "../../words";
@@ -55,16 +56,11 @@ export function Today({ who }: { who: Who }) {
   );
 }
 
-function today(): string {
-  const now = new Date();
-  return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, "0")}-${String(now.getDate()).padStart(2, "0")}`;
-}
-
 function NextLesson({ classId }: { classId: string }) {
   const all = useQuery(lessons(classId));
   if (all.isPending) return <Loading what="the next lesson" />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
-  const next = all.data.find((l) => l.onDay >= today());
+  const next = all.data.find((l) => l.onDay >= localDay());
   if (!next)
     return (
       <Empty title="Nothing planned from today on">

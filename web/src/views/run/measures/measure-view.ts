@@ -33,8 +33,6 @@ export type MeasureView<T extends MeasureType> = {
   bySide?: boolean;
   /** drawn to be pointed at: needs half the width */
   drawn?: boolean;
-  /** one may be in the air at the stop */
-  thrown?: boolean;
   /** whether "did all" can be said of everybody at once: a number of things done, not of things that went in */
   allDone?: boolean;
   /** whether it may open by hits in a row, hits of so many, hits in a time */

@@ -9,7 +9,6 @@ export const countInTime: MeasureView<"COUNT_IN_TIME"> = {
   score: (taps) => only(hitsIn(taps)),
   ask: (rung, _, sec) => `How many ${rung.unit}${sec > 0 ? ` in ${sec} s` : ""}?`,
   most: (_, sec) => mostHits(sec),
-  thrown: true,
   allDone: true,
   countsTries: true,
   blank: { type: "COUNT_IN_TIME" },

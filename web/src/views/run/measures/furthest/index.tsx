@@ -12,7 +12,6 @@ export const furthest: MeasureView<"FURTHEST"> = {
       ? "The furthest place that was held: how many shoe lengths?"
       : "The furthest place that was held: how many steps back?",
   most: () => 1000,
-  thrown: true,
   countsTries: true,
   blank: { type: "FURTHEST", stairs: { makesToStep: 2, onMiss: "STAY", stepM: 0.3, startM: null, unit: "METRE" } },
 };

@@ -9,7 +9,6 @@ export const hitsOfN: MeasureView<"HITS_OF_N"> = {
   score: (taps) => only(hitsIn(taps)),
   ask: (_, { n }) => (n === null ? "How many went in?" : `How many of your ${n} went in?`),
   most: ({ n }, sec) => n ?? mostHits(sec),
-  thrown: true,
   countsTries: true,
   blank: { type: "HITS_OF_N", n: null },
 };

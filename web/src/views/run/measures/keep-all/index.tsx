@@ -16,7 +16,6 @@ export const keepAll: MeasureView<"KEEP_ALL"> = {
   },
   ask: (_, { balls }) => `How many goes until all ${balls} were kept?`,
   most: () => 100_000,
-  thrown: true,
   countsTries: true,
   blank: { type: "KEEP_ALL", balls: 6, draw: "ALL" },
   Form: ({ measure, must, onChange }) => (

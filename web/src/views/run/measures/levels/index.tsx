@@ -9,6 +9,5 @@ export const levels: MeasureView<"LEVELS"> = {
   score: (taps) => only(highest(taps)),
   ask: (rung) => `The highest that was made: how many ${rung.unit}?`,
   most: () => 1000,
-  thrown: true,
   blank: { type: "LEVELS" },
 };

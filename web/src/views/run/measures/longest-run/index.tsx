@@ -9,7 +9,6 @@ export const longestRun: MeasureView<"LONGEST_RUN"> = {
   score: (taps) => only(runs(taps).longest),
   ask: (rung) => `The longest row: how many ${rung.unit} without a drop?`,
   most: (_, sec) => mostHits(sec),
-  thrown: true,
   countsTries: true,
   blank: { type: "LONGEST_RUN" },
 };

@@ -11,7 +11,6 @@ export const madeFromSpots: MeasureView<"MADE_FROM_SPOTS"> = {
   score: (taps) => only(hitsIn(taps)),
   ask: (_, { spots }) => `How many went in, from all ${spots} spots together?`,
   most: (_, sec) => mostHits(sec),
-  thrown: true,
   countsTries: true,
   blank: { type: "MADE_FROM_SPOTS", spots: 5 },
   Form: ({ measure, must, onChange }) => (

@@ -9,7 +9,6 @@ export const noBallsKept: MeasureView<"NO_BALLS"> = {
   score: (taps) => only(hitsIn(taps)),
   ask: (_, { n }) => (n === null ? "How many balls were fair?" : `How many of your ${n} were fair?`),
   most: ({ n }, sec) => n ?? mostHits(sec),
-  thrown: true,
   countsTries: true,
   blank: { type: "NO_BALLS", n: null },
 };

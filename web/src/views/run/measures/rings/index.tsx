@@ -11,7 +11,6 @@ export const rings: MeasureView<"RINGS"> = {
   ask: () => "How many points on the rings?",
   most: () => 100_000,
   drawn: true,
-  thrown: true,
   countsTries: true,
   blank: {
     type: "RINGS",

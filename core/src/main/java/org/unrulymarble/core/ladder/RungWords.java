@@ -20,6 +20,12 @@ public record RungWords(
                 filled(rung.harder(), named));
     }
 
+    /** What does not count, and that what is in the air at the stop does not. */
+    public RungWords notInTheAir() {
+        return new RungWords(
+                name, change, task, counts, countsNot + " " + Message.ours("in-the-air", Map.of()), easier, harder);
+    }
+
     /** A ladder as it reads with its own figures; its names for figures are gone from it. */
     public static Ladder read(Ladder ladder) {
         List<Rung> rungs = ladder.rungs().stream().map(r -> r.with(r.words())).toList();

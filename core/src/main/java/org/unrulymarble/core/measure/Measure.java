@@ -67,6 +67,14 @@ public sealed interface Measure
 
     Kind kind();
 
+    /** Whether what is counted may be in the air at a stop: goes and places, not a time, a watch or a match. */
+    default boolean thrown() {
+        return switch (kind()) {
+            case HELD_FOR_TIME, TIME_FOR_N, COURSE_TIME, MATCH -> false;
+            default -> true;
+        };
+    }
+
     /** Whether a round is so many goes rather than so long. */
     default boolean byGoes() {
         return compared() == Compared.BY_TRIES || kind() == Kind.RINGS;

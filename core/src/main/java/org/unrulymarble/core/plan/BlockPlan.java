@@ -115,7 +115,7 @@ public record BlockPlan(
                 p.steps(),
                 onRungs(p, setting),
                 Pacing.of(p, setting),
-                p.isTask() ? RungWords.of(InForce.of(p, p.rung())) : null,
+                p.isTask() ? InForce.words(p, p.rung()) : null,
                 p.isTask() ? InForce.gate(p, p.rung()) : null);
     }
 

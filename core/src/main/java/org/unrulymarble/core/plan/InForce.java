@@ -1,7 +1,12 @@
 package org.unrulymarble.core.plan;
 
+import java.util.Set;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Figures;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HitsOfN;
@@ -11,6 +16,8 @@ import org.unrulymarble.core.measure.Stairs;
 
 /** What holds for a rung in a block: the block's figures where it has some, else the rung's. Words, pad, gate and record go by these. */
 final class InForce {
+
+    private static final Set<Family> THROWN = Set.of(Family.THROW, Family.CATCH, Family.TARGET);
 
     private InForce() {}
 
@@ -32,6 +39,20 @@ final class InForce {
                 stairs(p, rung),
                 rung.standM(),
                 p.sides().size());
+    }
+
+    /** Its sentences with these figures; where something is thrown until a stop, what is in the air then does not count. */
+    static RungWords words(Placed p, Rung rung) {
+        RungWords words = RungWords.of(of(p, rung));
+        boolean stops = p.block().dose().type() != BlockDose.Type.COUNT
+                && p.block().dose().type() != BlockDose.Type.SELF_PACED;
+        return stops && rung.measure().thrown() && THROWN.contains(p.ladder().family()) && hasBall(p.ladder(), rung)
+                ? words.notInTheAir()
+                : words;
+    }
+
+    private static boolean hasBall(Ladder ladder, Rung rung) {
+        return ladder.kit(rung).stream().anyMatch(KitRole::countsAsBall);
     }
 
     /** The rung's measure with what this block asks for: so many tries, and its own way of stepping back. */

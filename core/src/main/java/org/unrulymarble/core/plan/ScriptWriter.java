@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.kit.KitKind;
-import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.run.RunScript;
 
@@ -79,7 +78,7 @@ public final class ScriptWriter {
     private static List<RunScript.ScriptRung> rungs(Placed p) {
         return p.ladder().rungs().stream()
                 .map(r -> new RunScript.ScriptRung(
-                        r.id(), InForce.measure(p, r), InForce.stairs(p, r), RungWords.of(InForce.of(p, r))))
+                        r.id(), InForce.measure(p, r), InForce.stairs(p, r), InForce.words(p, r)))
                 .toList();
     }
 

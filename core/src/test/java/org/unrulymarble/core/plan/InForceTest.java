@@ -105,6 +105,17 @@ class InForceTest {
                 .toList();
     }
 
+    @Test
+    void what_is_in_the_air_counts_nowhere_where_something_is_thrown_until_a_stop() {
+        String air = "What is in the air at the stop does not count.";
+        BlockPlan thrown = plan("shoe-by-shoe", "eight-shoes", d -> d.dose = new BlockDose.ByClock(45));
+        assertThat(thrown.words().countsNot()).endsWith(air);
+        BlockPlan count = plan("shoe-by-shoe", "eight-shoes", d -> d.dose = new BlockDose.ByCount(10, 4.0));
+        assertThat(count.words().countsNot()).as("ten goes have no stop").doesNotContain(air);
+        BlockPlan dribble = plan("low-and-loud-dribble", "knee-high", d -> d.dose = new BlockDose.ByClock(45));
+        assertThat(dribble.words().countsNot()).as("a dribble is not thrown").doesNotContain(air);
+    }
+
     /** 10 circles one way and 10 the other are 20 touches; by clock only what is made counts. */
     @Test
     void touches_follow_the_count_and_leave_misses_out() {

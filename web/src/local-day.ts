@@ -1,0 +1,12 @@
+/** A day as the clock on the wall says it, as "2026-11-27": shortly after midnight it is the new one, wherever the school is. */
+export function localDay(at = new Date()): string {
+  const two = (n: number) => String(n).padStart(2, "0");
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+}
+
+/** So many days before a day. */
+export function daysBefore(day: string, days: number): string {
+  const at = new Date(`${day}T12:00:00`);
+  at.setDate(at.getDate() - days);
+  return localDay(at);
+}
