@@ -43,7 +43,7 @@ export function OfOneRung({
           <Said term="Kit here">
             {kitOf(ladder, rung)
               .map((k) => k.what)
-              .join(", ") || "nothing"}
+              .join(" · ") || "nothing"}
           </Said>
         )}
         <Said term="Sides">{rungSides[rung.sides]}</Said>
