@@ -100,6 +100,14 @@ it("shows a modifier that its rung does not allow any more, to be taken out", ()
   expect(edits).toEqual([{ type: "SET_MODIFIER", blockId: "b1", modifier: "EYES_ON_MARK", on: false }]);
 });
 
+it("lets a band be taken out that its task has no wall for", () => {
+  ladder.footprint.needsWall = false;
+  show({ mark: { lowM: 2.1, highM: 2.6 } });
+  fireEvent.click(screen.getByText("no band"));
+  ladder.footprint.needsWall = true;
+  expect(typed.at(-1)?.mark).toBeNull();
+});
+
 it("begins a gate of one's own from the gate in force, which follows the count", () => {
   show({}, { gate: { type: "SO_MANY_OF", reach: 14, of: 20 } });
   const field = screen.getByLabelText("Gate, of 20 bowls");

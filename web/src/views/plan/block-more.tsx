@@ -229,7 +229,8 @@ function gateUnit(gate: Gate, unit: string): string {
 }
 
 function Mark({ block, ladder, must, onChange, onEdit }: EditorProps) {
-  if (!ladder.footprint.needsWall) return null;
+  // One that was marked before the task had no wall any more is shown too, so that it can be taken out.
+  if (!ladder.footprint.needsWall && !block.mark) return null;
   const mark = block.mark;
   return (
     <Row label={t("band.label")}>

@@ -111,6 +111,17 @@ class EditTest {
         assertThat(gone.blocks())
                 .singleElement()
                 .satisfies(b -> assertThat(b.reverses()).isNull());
+        Block marked = Edit.all(
+                        List.of(
+                                new LessonEdit.Add("wall", 0, "wall-serve-stepping-back", "near-line"),
+                                new BlockEdit.MarkBand("wall"),
+                                new BlockEdit.GoBackwards("wall", "warm")),
+                        lesson,
+                        LOFT)
+                .blocks()
+                .get(0);
+        assertThat(marked.ladderId()).isEqualTo("wake-the-joints");
+        assertThat(marked.mark()).as("a band belongs to its wall").isNull();
         Lesson main = new BlockEdit.ChoosePart("cool", Part.MAIN).on(lesson, LOFT);
         assertThat(main.blocks().get(1).reverses())
                 .as("only a cool-down goes backwards")

@@ -136,13 +136,17 @@ public class LessonService {
                 .filter(Objects::nonNull)
                 .collect(Collectors.toSet());
         boolean ownRungs = lesson.blocks().stream().anyMatch(b -> b.rungBy() != Block.RungBy.ONE);
+        return setting(schoolClass, space, records.standings(classId, ladderIds, ownRungs));
+    }
+
+    private Setting setting(SchoolClass schoolClass, SpaceRow space, Standings standings) {
         return new Setting(
                 space.place(),
                 Roster.forPlan(schoolClass, LocalDate.now(clock).getYear()),
                 kit.kit(),
                 ladders.catalogue(),
                 planning,
-                records.standings(classId, ladderIds, ownRungs));
+                standings);
     }
 
     /**
@@ -170,13 +174,7 @@ public class LessonService {
         LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
         SchoolClass schoolClass = access.teach(row.classId());
         SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
-        Setting setting = new Setting(
-                space.place(),
-                Roster.forPlan(schoolClass, LocalDate.now(clock).getYear()),
-                kit.kit(),
-                ladders.catalogue(),
-                planning,
-                Standings.NONE);
+        Setting setting = setting(schoolClass, space, Standings.NONE);
         Lesson out = lesson;
         for (int i = 0; i < edits.size(); i++) {
             try {

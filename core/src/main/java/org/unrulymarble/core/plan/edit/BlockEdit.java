@@ -209,6 +209,7 @@ public sealed interface BlockEdit extends Edit {
                 d.kit = List.of();
                 d.modifiers = first.modifiers();
                 d.gate = null;
+                d.mark = first.mark();
             });
         }
 
