@@ -1,5 +1,6 @@
 package org.unrulymarble.server.platform;
 
+import io.micrometer.observation.ObservationRegistry;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
@@ -28,6 +29,12 @@ class WebConfig implements WebMvcConfigurer {
     @Bean
     Clock clock() {
         return Clock.systemDefaultZone();
+    }
+
+    /** Nobody looks at observations, and with a registry of the usual kind each of the security's filters is wrapped for them. */
+    @Bean
+    ObservationRegistry noObservations() {
+        return ObservationRegistry.NOOP;
     }
 
     /** Strict reading: "5" is not 5 and 2.5 is not 2; what a newer page sends on top is left alone. */
