@@ -58,5 +58,5 @@ it("gets its plurals right and fills in what it is given", () => {
   const t = texts("plan");
   expect([1, 2].map((n) => t("dose.setsAfter", { n }))).toEqual(["set,", "sets,"]);
   expect([1, 12].map((n) => t("turns.waiting", { n }))).toEqual(["; the one who waits:", "; the 12 who wait:"]);
-  expect(t("gate.of", { of: 10, unit: "throws" })).toBe("of 10 throws");
+  expect(t("gate.inARow", { unit: "throws" })).toBe("throws in a row");
 });

@@ -42,6 +42,7 @@ const plainRung: Omit<
 > = {
   sides: "BOTH",
   measure: { type: "COUNT_IN_TIME" },
+  ways: ["COUNT_IN_TIME"],
   unit: "catches",
   gate: { type: "SO_MANY_IN", reach: 10, inSec: 30 },
   pace: { hitSec: 2, missSec: 4, stepSec: 1, share: 0.75 },

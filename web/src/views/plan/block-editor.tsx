@@ -61,6 +61,13 @@ export function BlockEditor(props: Props) {
       <p>
         {words.task} <span className="text-soft">{t("dose.counts", { what: words.counts })}</span>
       </p>
+      {plan && plan.onSets.length > 0 && (
+        <ol className="text-[0.95rem]" data-testid="on-sets">
+          {plan.onSets.slice(1).map((s) => (
+            <li key={s.set}>{t("dose.ofSet", { set: s.set, name: s.words.name, task: s.words.task })}</li>
+          ))}
+        </ol>
+      )}
       {plan && plan.steps.length > 0 && (
         <p className="text-[0.95rem]">
           <span className="text-soft">{t("dose.inThisOrder")} </span>
@@ -208,6 +215,21 @@ function OnRungs({ plan, ladder }: { plan: BlockPlan; ladder: Ladder }) {
           </li>
         );
       })}
+      {plan.elsewhere.length > 0 && (
+        <li className="mt-1 text-soft" data-testid="elsewhere">
+          {t("elsewhere.title")}{" "}
+          {plan.elsewhere
+            .map((e) =>
+              t("elsewhere.one", {
+                name: e.name,
+                stands: ladder.rungs.find((r) => r.id === e.standsOn)?.name ?? e.standsOn,
+                why: t(`elsewhere.why.${e.why}`),
+              }),
+            )
+            .join("; ")}
+          .
+        </li>
+      )}
     </ul>
   );
 }

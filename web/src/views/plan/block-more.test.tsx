@@ -11,6 +11,10 @@ const rung = {
   modifiers: ["SMALLER_BALL"],
   manner: { attitude: "EITHER" },
   gate: { type: "SO_MANY_OF", reach: 7, of: 10 },
+  measure: { type: "HITS_OF_N", n: null },
+  ways: ["HITS_OF_N", "COUNT_IN_TIME", "LONGEST_RUN"],
+  sides: "BOTH",
+  standM: 4,
   kit: { without: ["mark"], more: [{ role: "target", kind: "hoop", standIns: [] }] },
 } as unknown as Rung;
 
@@ -33,6 +37,11 @@ const block = {
   kit: [],
   variants: [],
   gate: null,
+  measure: null,
+  standM: null,
+  target: null,
+  laterRungIds: [],
+  rungBy: "ONE",
   mark: null,
   spot: null,
 } as unknown as Block;
@@ -57,7 +66,8 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-function show(changed: Partial<Block> = {}, plan: Partial<BlockPlan> = {}) {
+function show(changed: Partial<Block> = {}, figures: Partial<BlockPlan> = {}) {
+  const plan = { onSets: [], ...figures };
   const shown = { ...block, ...changed };
   render(
     <QueryClientProvider client={new QueryClient()}>
@@ -110,10 +120,13 @@ it("lets a band be taken out that its task has no wall for", () => {
 
 it("begins a gate of one's own from the gate in force, which follows the count", () => {
   show({}, { gate: { type: "SO_MANY_OF", reach: 14, of: 20 } });
-  const field = screen.getByLabelText("Gate, of 20 bowls");
+  const field = screen.getByLabelText("Gate");
   expect((field as HTMLInputElement).value).toBe("14");
   fireEvent.change(field, { target: { value: "12" } });
   expect(typed.at(-1)?.gate).toEqual({ type: "SO_MANY_OF", reach: 12, of: 20 });
+  fireEvent.change(screen.getByLabelText("Gate, out of, bowls"), { target: { value: "25" } });
+  expect(typed.at(-1)?.gate).toEqual({ type: "SO_MANY_OF", reach: 14, of: 25 });
+  expect(screen.getByText("with each hand")).toBeTruthy();
 });
 
 it("offers kit for what the rung is played with: a hoop of its own, no chalk", async () => {
@@ -121,4 +134,32 @@ it("offers kit for what the rung is played with: a hoop of its own, no chalk", a
   expect(await screen.findByText("hoop")).toBeTruthy();
   expect(screen.queryByText("chalk")).toBeNull();
   expect(screen.getByText("tennis ball")).toBeTruthy();
+});
+
+it("takes another distance and target with the block, and back to the rung's", () => {
+  show({ standM: 6, target: "a bucket" }, { standM: 6 });
+  fireEvent.change(screen.getByLabelText("Distance, m,"), { target: { value: "5.5" } });
+  expect(typed.at(-1)).toMatchObject({ standM: 5.5, target: "a bucket" });
+  fireEvent.change(screen.getByLabelText("Target"), { target: { value: "" } });
+  expect(typed.at(-1)?.target).toBeNull();
+  fireEvent.click(screen.getByText("as the rung says"));
+  expect(typed.at(-1)).toMatchObject({ standM: null, target: null });
+});
+
+it("changes figures of a measure as they are typed, and goes back to the rung's by an edit", () => {
+  const rings = { type: "RINGS" as const, rings: [{ radiusCm: 15, points: 10 }] };
+  show({ measure: rings });
+  fireEvent.change(screen.getByLabelText("Rings from the middle out, cm = points"), {
+    target: { value: "15=10, 40=2" },
+  });
+  fireEvent.blur(screen.getByLabelText("Rings from the middle out, cm = points"));
+  expect(typed.at(-1)?.measure).toEqual({
+    type: "RINGS",
+    rings: [
+      { radiusCm: 15, points: 10 },
+      { radiusCm: 40, points: 2 },
+    ],
+  });
+  fireEvent.click(screen.getByText("as the rung says"));
+  expect(edits).toEqual([{ type: "SET_MEASURE", blockId: "b1", measure: null }]);
 });

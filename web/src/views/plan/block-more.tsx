@@ -1,17 +1,18 @@
 import { useQuery } from "@tanstack/react-query";
-import type { ReactNode } from "react";
 import { kit as kitQuery } from "../../api/queries";
-import type { Block, Gate } from "../../api/types";
+import type { Block } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { kitOf, metres, modifier } from "../../words";
 import { texts } from "../../words/texts";
 import { adaptation, everyTask } from "../../words-findings";
 import type { EditorProps } from "./block-editor";
+import { Row } from "./block-row";
+import { BlockScoring, scoredOtherwise } from "./block-scoring";
 
 const t = texts("plan");
 
-/** What is set less often: optional last round, attitude, beat, modifiers, kit, gate, mark, spots, part of the lesson, variants. */
+/** What is set less often: optional last round, beat, modifiers; scoring, attitude, part of the lesson, kit, mark, spots, variants. */
 export function BlockMore(props: EditorProps) {
   const { block, rung, onChange, onEdit } = props;
   // One that the rung does not allow any more is shown too, so that it can be taken out.
@@ -70,10 +71,10 @@ export function BlockMore(props: EditorProps) {
       <details open={differs(block)}>
         <summary className="cursor-pointer font-semibold">{t("more.rest")}</summary>
         <div className="mt-2 space-y-2.5 border-l-4 border-rule pl-3">
+          <BlockScoring {...props} />
           <Attitude {...props} />
           <PartOfLesson {...props} />
           <KitRows {...props} />
-          <OwnGate {...props} />
           <Mark {...props} />
           <OwnSpot {...props} />
           <Variants {...props} />
@@ -85,15 +86,9 @@ export function BlockMore(props: EditorProps) {
 
 /** Whether something in the folded part is not as the ladder says. */
 function differs(b: Block): boolean {
-  return !!(b.gate || b.mark || b.spot || b.mostSpots || b.reverses || b.attitude || b.kit.length || b.variants.length);
-}
-
-function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <div className="flex flex-wrap items-center gap-x-2 gap-y-1.5">
-      <span className="min-w-24 font-semibold">{label}</span>
-      {children}
-    </div>
+    scoredOtherwise(b) ||
+    !!(b.mark || b.spot || b.mostSpots || b.reverses || b.attitude || b.kit.length || b.variants.length)
   );
 }
 
@@ -192,40 +187,6 @@ function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
       })}
     </>
   );
-}
-
-function OwnGate({ block, rung, plan, must, onChange }: EditorProps) {
-  const gate = block.gate ?? plan?.gate ?? rung.gate;
-  return (
-    <Row label={t("gate.label")}>
-      <NumberField
-        label={t("gate.label")}
-        unit={gateUnit(gate, rung.unit)}
-        value={gate.reach}
-        must={must("gate.reach")}
-        onChange={(reach) => onChange({ ...block, gate: { ...gate, reach: reach as number } }, "gate")}
-      />
-      {block.gate && (
-        <button type="button" className="underline" onClick={() => onChange({ ...block, gate: null }, "gate off")}>
-          {t("gate.usual")}
-        </button>
-      )}
-    </Row>
-  );
-}
-
-/** What stands after the number of a gate. */
-function gateUnit(gate: Gate, unit: string): string {
-  switch (gate.type) {
-    case "SO_MANY_OF":
-      return t("gate.of", { of: gate.of, unit });
-    case "SO_MANY_IN":
-      return t("gate.in", { sec: gate.inSec, unit });
-    case "IN_A_ROW":
-      return t("gate.inARow", { unit });
-    case "REACH":
-      return unit;
-  }
 }
 
 function Mark({ block, ladder, must, onChange, onEdit }: EditorProps) {

@@ -5,6 +5,7 @@ import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Failed } from "../../ui/states";
 import { useSeen } from "../../ui/use-seen";
 import { bestAndLast, day, gate, modifier, side } from "../../words";
+import { measure as measureWord } from "../../words-ladders";
 import { AdviceBox } from "./advice-box";
 import { AimChart } from "./aim-chart";
 import { BothSides } from "./both-sides";
@@ -72,6 +73,7 @@ function otherKind(s: Challenge["sides"][number]): string {
   return (
     [
       s.joint && "together",
+      s.scoredBy && `scored by ${measureWord[s.scoredBy.type]}`,
       s.ball,
       s.distanceM !== null && `${s.distanceM} m`,
       s.target,

@@ -171,7 +171,7 @@ it("asks each pupil by the rung that they are on", () => {
   const block = run.sheet.script.blocks[0];
   if (!ladder?.rungs[0] || !block) throw new Error("no ladder");
   ladder.rungs.push({ ...ladder.rungs[0], id: "up", name: "Cup alone" });
-  block.rungs.push({ id: "up", measure: { type: "LONGEST_RUN" }, stairs: null, words: null });
+  block.rungs.push({ id: "up", measure: { type: "LONGEST_RUN" }, stairs: null, words: null, scoredBy: null });
   block.rungOf = { p2: "up" };
   collect(run);
   expect(screen.getByRole("heading")).toHaveTextContent("Each on their own rung");

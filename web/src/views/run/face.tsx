@@ -6,6 +6,7 @@ import { CalledWord } from "./called-word";
 import { changeOf, changeWord } from "./calls";
 import { ladderInForce } from "./in-force";
 import { type Played, type Position, roundAt } from "./log";
+import { rungOfSet } from "./rung-of-set";
 
 export const kindWord: Record<Segment["kind"], string> = {
   SETUP: "Set up",
@@ -56,7 +57,7 @@ export function Face({
   const blockNumber = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
   const block = blocks[blockNumber];
   const ladder = ladderInForce(run, block);
-  const rung = ladder?.rungs.find((r) => r.id === block?.rungId);
+  const rung = ladder?.rungs.find((r) => block && r.id === rungOfSet(block, segment.set));
   const left = played.lengthMs(segment.index) - position.offsetMs;
   const round = segments[roundAt(segments, segment.index)];
   const inTurn = round && round.block === segment.block && segment.kind !== "TRANSITION";

@@ -1,4 +1,5 @@
 import type { RunEvent, RunScript, Segment, Tap, What } from "../../api/types";
+import { rungOfSet } from "./rung-of-set";
 
 /**
  * What the screen needs of a run's log between two answers of the server: where the clock stands and what the pads show.
@@ -165,7 +166,8 @@ export class Played {
     const moved = this.moved
       .filter((m) => m.pupilId === pupilId && m.segment <= round && blockOf(m.segment) === blockOf(round))
       .at(-1);
-    return moved?.rungId ?? block?.rungOf[pupilId] ?? block?.rungId ?? undefined;
+    const planned = block && (block.rungOf[pupilId] ?? rungOfSet(block, this.script.segments[round]?.set ?? 0));
+    return moved?.rungId ?? planned ?? undefined;
   }
 
   /** Whether a round was to find out: said in the run, or by a block that tries first. */

@@ -6,6 +6,7 @@ import { type Played, roundAt, type Tally, tallyKey } from "./log";
 import { viewOf } from "./measures";
 import { PadFrame, type PadProps } from "./measures/shared/pad";
 import { bestBefore, rungIn, sideOf } from "./result-of";
+import { rungOfSet } from "./rung-of-set";
 import { Rungs } from "./rungs";
 import { sharedNow } from "./shared-clock";
 import type { useRun } from "./use-run";
@@ -96,7 +97,8 @@ export function Pads({
 
   if (!turn || !block || !ladder) return null;
   if (!block.counted) return <p className="text-mist">Nothing is counted here.</p>;
-  const main = ladder.rungs.find((r) => r.id === block.rungId);
+  const planned = rungOfSet(block, work.set);
+  const main = ladder.rungs.find((r) => r.id === planned);
   // What is drawn to be pointed at needs half the width.
   const drawnOn = shown.some((crew) => {
     const { rung } = of(crew);
@@ -132,7 +134,7 @@ export function Pads({
               <PadFrame
                 key={first}
                 who={props.who}
-                note={told.id === block.rungId ? props.note : `${told.name} · ${props.note}`}
+                note={told.id === planned ? props.note : `${told.name} · ${props.note}`}
                 keyName={view.key(taps, rung.measure, { block, spot: crew.spot, workedMs }) ? (PAD_KEYS[i] ?? "") : ""}
                 canTakeBack={taps.length > 0}
                 onTakeBack={() => takeBack(crew)}

@@ -6,6 +6,7 @@ import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, seconds, side as sideWord } from "../../words";
+import { rungOfSet } from "./rung-of-set";
 import { forget } from "./store";
 import { TypedIn } from "./typed-in";
 import type { useRun } from "./use-run";
@@ -93,7 +94,7 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
                             r.time?.brokenOff && `broken off after ${r.time.workedSec} s`,
                             r.trial && "trial",
                             r.source === "TYPED" && "typed in",
-                            r.rungId !== block.rungId && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
+                            r.rungId !== rungOfSet(block, 0) && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
                             r.jointWith.length > 0 && "joint",
                           ].filter(Boolean);
                           const told = r.detail?.type === "TIMED" ? seconds(r.detail.timeMs) : r.score;

@@ -8,7 +8,15 @@ const plain: Measure = { type: "COUNT_IN_TIME" };
 
 /** What is counted on the rung that a pupil is on in a round; a rung that the ladder has lost counts plainly. */
 export function rungIn(block: ScriptBlock, rungId: string | undefined): ScriptRung {
-  return block.rungs.find((r) => r.id === rungId) ?? { id: rungId ?? "", measure: plain, stairs: null, words: null };
+  return (
+    block.rungs.find((r) => r.id === rungId) ?? {
+      id: rungId ?? "",
+      measure: plain,
+      stairs: null,
+      words: null,
+      scoredBy: null,
+    }
+  );
 }
 
 /** Which side of a match a pupil plays on: the first half of the crew is A. */

@@ -65,6 +65,25 @@ class ResultsFileApiTest {
     }
 
     @Test
+    void what_was_scored_otherwise_goes_out_and_in_and_has_a_best_of_its_own() {
+        String saved = """
+                pupil,day,ladder,rung,side,score,space,scored_by
+                Amaru T.,2026-11-21,clap-and-collect,one-hand-in,right,4,a landing,longest-run
+                Amaru T.,2026-11-21,clap-and-collect,one-hand-in,right,31,a landing,"{""type"":""TIME_FOR_N"",""n"":12}"
+                """;
+        assertThat(bring(saved, false).get("kept").booleanValue()).isTrue();
+        assertThat(api.get(path + "/results.csv").text().lines().filter(l -> l.contains("a landing")))
+                .anyMatch(l -> l.endsWith("\"{\"\"type\"\":\"\"LONGEST_RUN\"\"}\""))
+                .anyMatch(l -> l.contains("TIME_FOR_N") && l.contains("12"));
+        assertThat(bring(saved.replace("longest-run", "quickest"), true)
+                        .get("bad")
+                        .get(0)
+                        .get("column")
+                        .stringValue())
+                .isEqualTo("scored_by");
+    }
+
+    @Test
     void of_a_file_that_is_all_wrong_the_first_hundred_cells_are_told_and_how_many_there_are() {
         StringBuilder file = new StringBuilder("pupil,day,ladder,rung,score,side\n");
         for (int line = 0; line < 4_000; line++) file.append("Nobody X.,yesterday,no-such,no-such,many,up\n");

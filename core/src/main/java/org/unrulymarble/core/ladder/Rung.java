@@ -1,12 +1,18 @@
 package org.unrulymarble.core.ladder;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.LongestRun;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.TimeForN;
 
 /**
  * One rung of a ladder.
@@ -27,6 +33,7 @@ import org.unrulymarble.core.measure.Measure;
  * @param kit how its kit differs from its ladder's
  * @param steps what is done one after the other, for a warm-up, a cool-down or a routine; else empty
  */
+@JsonIgnoreProperties(value = "ways", allowGetters = true)
 public record Rung(
         String id,
         String name,
@@ -105,6 +112,34 @@ public record Rung(
                 checks.that(false, at + field, Fault.Rule.UNKNOWN, "{");
             }
         });
+    }
+
+    /** Its measure and those that a block may score it by instead. */
+    @JsonProperty("ways")
+    public List<Measure.Kind> ways() {
+        return measure.ways();
+    }
+
+    /**
+     * What opens the next rung where it is scored by another measure: the same row, share or pace, said so that it holds there. Where nothing was said
+     * of a length, the planning dose has it.
+     */
+    public Gate gateUnder(Measure other) {
+        if (other.kind() == measure.kind()) return gate;
+        if (other instanceof TimeForN fixed) {
+            double perSec = gate instanceof Gate.SoManyIn timed
+                    ? (double) timed.reach() / timed.inSec()
+                    : (double) gate.reach() / doses.clock().workSec();
+            return new Gate.Reach(Math.max(1, Rounding.floor(fixed.n() / perSec)));
+        }
+        if (!(gate instanceof Gate.Reach)) return gate;
+        if (measure instanceof LongestRun) return new Gate.InARow(gate.reach());
+        if (measure instanceof HitsOfN hits) {
+            int of = hits.n() == null ? doses.count().reps() : hits.n();
+            return new Gate.SoManyOf(Math.min(gate.reach(), of), of);
+        }
+        if (measure instanceof TimeForN fixed) return new Gate.SoManyIn(fixed.n(), gate.reach());
+        return new Gate.SoManyIn(gate.reach(), doses.clock().workSec());
     }
 
     /** Its sentences with its own figures. */

@@ -2,6 +2,7 @@ package org.unrulymarble.core.ladder;
 
 import java.util.List;
 import java.util.Map;
+import org.unrulymarble.core.measure.Measure;
 
 /** A rung's sentences with the figures in force filled in: what a screen, a sheet and a run say. */
 public record RungWords(
@@ -24,6 +25,30 @@ public record RungWords(
     public RungWords notInTheAir() {
         return new RungWords(
                 name, change, task, counts, countsNot + " " + Message.ours("in-the-air", Map.of()), easier, harder);
+    }
+
+    /** What counts, and by what it is scored here instead of the rung's own way. */
+    public RungWords scoredBy(Measure.Kind kind) {
+        return new RungWords(
+                name,
+                change,
+                task,
+                counts + " " + Message.ours("scored." + kind.name(), Map.of()),
+                countsNot,
+                easier,
+                harder);
+    }
+
+    /** What to do, and at which target here. */
+    public RungWords at(String target) {
+        return new RungWords(
+                name,
+                change,
+                task + " " + Message.ours("target", Map.of("target", target)),
+                counts,
+                countsNot,
+                easier,
+                harder);
     }
 
     /** A ladder as it reads with its own figures; its names for figures are gone from it. */

@@ -120,6 +120,30 @@ public sealed interface Measure
         return false;
     }
 
+    /** Whether one pupil can be scored by it while others beside are scored by another: it needs no match, no watch of its own and no call for all. */
+    default boolean goesBesideOthers() {
+        return switch (kind()) {
+            case MATCH, NO_BALLS, KEEP_ALL, TIME_FOR_N, COURSE_TIME -> false;
+            default -> true;
+        };
+    }
+
+    /** What a task may be scored by instead: itself with other figures, and where goes are counted one by one, so many in a time, a row, or of so many. */
+    default boolean mayBeScoredAs(Measure other) {
+        return kind() == other.kind() || ways().contains(other.kind());
+    }
+
+    /** The measures that a task of this one may be scored by, itself first. */
+    default List<Kind> ways() {
+        return switch (kind()) {
+            case COUNT_IN_TIME -> List.of(Kind.COUNT_IN_TIME, Kind.LONGEST_RUN, Kind.HITS_OF_N, Kind.TIME_FOR_N);
+            case LONGEST_RUN -> List.of(Kind.LONGEST_RUN, Kind.COUNT_IN_TIME, Kind.HITS_OF_N);
+            case HITS_OF_N -> List.of(Kind.HITS_OF_N, Kind.COUNT_IN_TIME, Kind.LONGEST_RUN);
+            case TIME_FOR_N -> List.of(Kind.TIME_FOR_N, Kind.COUNT_IN_TIME);
+            default -> List.of(kind());
+        };
+    }
+
     /** Whether a rung of this measure may open by this gate: a reach always, the others wherever tries hit or miss. */
     default boolean mayHave(Gate gate) {
         return gate instanceof Gate.Reach || countsTries();

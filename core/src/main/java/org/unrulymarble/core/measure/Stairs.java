@@ -35,6 +35,11 @@ public record Stairs(Integer makesToStep, OnMiss onMiss, Double stepM, Double st
         this(makesToStep, onMiss, stepM, null, Unit.METRE);
     }
 
+    /** The same from another place. */
+    public Stairs from(double otherStartM) {
+        return new Stairs(makesToStep, onMiss, stepM, otherStartM, unit);
+    }
+
     /** Another way of stepping back over the same ground. */
     public Stairs over(Stairs ground) {
         return new Stairs(

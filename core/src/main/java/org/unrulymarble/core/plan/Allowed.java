@@ -7,6 +7,8 @@ import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Measure;
 
 /**
  * What a block may ask of its task. A lesson that is saved is held to it; one that was saved before its ladder changed can still be read, and its plan
@@ -36,11 +38,39 @@ public final class Allowed {
                 checks.that(
                         allowed.contains(asked.get(m)), at + "modifiers[" + m + "]", Fault.Rule.ONE_OF, names(allowed));
         });
+        ladder.rung(block.rungId())
+                .ifPresent(rung -> checks.that(
+                        block.measure() == null || rung.measure().mayBeScoredAs(block.measure()),
+                        at + "measure",
+                        Fault.Rule.ONE_OF,
+                        String.join(", ", rung.ways().stream().map(Enum::name).toList())));
+        ladder.rung(block.rungId()).ifPresent(rung -> {
+            Measure measure = block.measure() == null ? rung.measure() : block.measure();
+            checks.that(
+                    block.gate() == null || measure.mayHave(block.gate()),
+                    at + "gate",
+                    Fault.Rule.ONE_OF,
+                    "reach alone");
+        });
+        for (int k = 0; k < block.laterRungIds().size(); k++)
+            checks.that(
+                    goesAfter(block, ladder, block.laterRungIds().get(k)),
+                    at + "laterRungIds[" + k + "]",
+                    Fault.Rule.ONE_OF,
+                    "a rung of the same ladder with the same sides");
         checks.that(
                 block.mark() == null || ladder.footprint().needsWall(),
                 at + "mark",
                 Fault.Rule.ONE_OF,
                 "none: this task is not played at a wall");
+    }
+
+    /** Whether another set of the block may be on this rung: it has turns for the same sides. */
+    public static boolean goesAfter(Block block, Ladder ladder, String rungId) {
+        return ladder.rung(rungId)
+                .filter(later -> ladder.rung(block.rungId()).stream()
+                        .allMatch(first -> Side.of(first.sides()).equals(Side.of(later.sides()))))
+                .isPresent();
     }
 
     private static String names(List<Modifier> allowed) {

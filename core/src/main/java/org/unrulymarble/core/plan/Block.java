@@ -9,6 +9,7 @@ import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 
 /**
@@ -40,6 +41,7 @@ public record Block(
      * @param attitude push or control, or null for the rung's own
      * @param beat whether the rung's pace is beaten
      * @param reverses id of the block whose steps this one does backwards, or null
+     * @param laterRungIds the rungs of the second set and those after it, where they are others; a set beyond them is on the last of them
      */
     public record Work(
             String ladderId,
@@ -50,9 +52,11 @@ public record Block(
             SideOrder sideOrder,
             Manner.Attitude attitude,
             Boolean beat,
-            String reverses) {
+            String reverses,
+            List<String> laterRungIds) {
 
         public Work {
+            laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
             rungBy = rungBy == null ? RungBy.ONE : rungBy;
             modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
             sideOrder = sideOrder == null ? SideOrder.ONE_THEN_OTHER : sideOrder;
@@ -61,7 +65,7 @@ public record Block(
 
         /** Nothing on any ladder. */
         private Work off() {
-            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null);
+            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null, List.of());
         }
     }
 
@@ -106,8 +110,9 @@ public record Block(
      *
      * @param counted whether results are collected; a warm-up is usually not counted
      * @param gate another gate than the rung's, or null
+     * @param measure another measure than the rung's, or the same with other figures (rings, spots, balls, how many against the watch); null for the rung's
      */
-    public record Scoring(Boolean counted, Gate gate) {}
+    public record Scoring(Boolean counted, Gate gate, Measure measure) {}
 
     /**
      * With what and where.
@@ -116,11 +121,15 @@ public record Block(
      * @param mark the band to chalk on the wall, or null for none
      * @param spot another spot than the ladder's, or null
      * @param mostSpots no more spots than that, 1 to 500, or null
+     * @param standM another distance than the rung's, above 0 to 200 m, or null
+     * @param target another target than the rung's, in words, or null
      */
-    public record Setup(List<KitChoice> kit, Band mark, Footprint spot, Integer mostSpots) {
+    public record Setup(
+            List<KitChoice> kit, Band mark, Footprint spot, Integer mostSpots, Double standM, String target) {
 
         public Setup {
             kit = kit == null ? List.of() : List.copyOf(kit);
+            target = target == null || target.isBlank() ? null : target.strip();
         }
     }
 
@@ -256,10 +265,13 @@ public record Block(
                 .seconds("restSec", amount.restSec())
                 .required("waitIsRest", amount.waitIsRest())
                 .required("counted", scoring.counted())
+                .entries("laterRungIds", work.laterRungIds(), 0, 59)
                 .entries("kit", setup.kit(), 0, 10)
                 .entries("variants", people.variants(), 0, 200)
                 .entries("onlyPupilIds", people.onlyPupilIds(), 0, 500);
         if (setup.mostSpots() != null) checks.range("mostSpots", setup.mostSpots(), 1, 500);
+        if (setup.standM() != null) checks.above("standM", setup.standM(), 0, 200);
+        if (setup.target() != null) checks.text("target", setup.target(), 60);
         if (words.note() != null) checks.text("note", words.note(), 200);
         if (kind != Kind.TASK && dose != null)
             checks.that(dose.type() == BlockDose.Type.CLOCK, "dose.type", Fault.Rule.ONE_OF, "CLOCK");
@@ -327,6 +339,10 @@ public record Block(
         return work.reverses();
     }
 
+    public List<String> laterRungIds() {
+        return work.laterRungIds();
+    }
+
     public BlockDose dose() {
         return amount.dose();
     }
@@ -389,6 +405,18 @@ public record Block(
 
     public Gate gate() {
         return scoring.gate();
+    }
+
+    public Measure measure() {
+        return scoring.measure();
+    }
+
+    public Double standM() {
+        return setup.standM();
+    }
+
+    public String target() {
+        return setup.target();
     }
 
     public List<KitChoice> kit() {

@@ -9,6 +9,7 @@ import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 
 /** A block that is being put together or changed; {@link #block()} checks it. */
@@ -18,6 +19,7 @@ public final class BlockDraft {
     public Block.Kind kind = Block.Kind.TASK;
     public String ladderId;
     public String rungId;
+    public List<String> laterRungIds = List.of();
     public Block.RungBy rungBy = Block.RungBy.ONE;
     public List<Modifier> modifiers = List.of();
     public BlockDose dose;
@@ -43,6 +45,9 @@ public final class BlockDraft {
     public Block.Task meanwhile;
     public List<Block.KitChoice> kit = List.of();
     public Gate gate;
+    public Measure measure;
+    public Double standM;
+    public String target;
     public Block.Band mark;
     public Footprint spot;
     public Integer mostSpots;
@@ -59,6 +64,7 @@ public final class BlockDraft {
         ladderId = b.ladderId();
         rungId = b.rungId();
         rungBy = b.rungBy();
+        laterRungIds = b.laterRungIds();
         modifiers = b.modifiers();
         dose = b.dose();
         sets = b.sets();
@@ -83,6 +89,9 @@ public final class BlockDraft {
         meanwhile = b.meanwhile();
         kit = b.kit();
         gate = b.gate();
+        measure = b.measure();
+        standM = b.standM();
+        target = b.target();
         mark = b.mark();
         spot = b.spot();
         mostSpots = b.mostSpots();
@@ -148,7 +157,11 @@ public final class BlockDraft {
      */
     public void stepTo(Rung from, Rung to) {
         rungId = to.id();
+        laterRungIds = List.of();
         gate = null;
+        if (measure != null && !to.measure().mayBeScoredAs(measure)) measure = null;
+        standM = null;
+        target = null;
         modifiers = modifiers.stream().filter(m -> to.modifiers().contains(m)).toList();
         if (dose instanceof BlockDose.ByCount count) dose = BlockDose.byCount(count.reps(), secPerTry(to));
         if (dose instanceof BlockDose.ByStaircase stairs
@@ -157,6 +170,12 @@ public final class BlockDraft {
             Doses.ByStaircase s = to.doses().staircase();
             dose = BlockDose.byStaircase(s.makesToStep(), s.onMiss(), s.stepM(), stairs.limitSec());
         }
+    }
+
+    /** The rung of a set, from 1. */
+    public String rungOfSet(int set) {
+        if (set <= 1 || laterRungIds.isEmpty()) return rungId;
+        return laterRungIds.get(Math.min(set - 1, laterRungIds.size()) - 1);
     }
 
     static BlockDose countDose(Rung rung) {
@@ -185,12 +204,13 @@ public final class BlockDraft {
         return new Block(
                 id,
                 kind,
-                new Block.Work(ladderId, rungId, rungBy, modifiers, sides, sideOrder, attitude, beat, reverses),
+                new Block.Work(
+                        ladderId, rungId, rungBy, modifiers, sides, sideOrder, attitude, beat, reverses, laterRungIds),
                 new Block.Amount(dose, sets, optionalLast, rest, restSec, waitIsRest),
                 new Block.Around(setupSec, explainSec, countInSec, sideSwapSec, turnSwapSec),
                 new Block.Words(cue, sayChange, note),
-                new Block.Scoring(counted, gate),
-                new Block.Setup(kit, mark, spot, mostSpots),
+                new Block.Scoring(counted, gate, measure),
+                new Block.Setup(kit, mark, spot, mostSpots, standM, target),
                 new Block.People(roleTurns, meanwhile, variants, onlyPupilIds),
                 part);
     }

@@ -11,6 +11,7 @@ import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Spots;
 
 /**
@@ -28,8 +29,11 @@ import org.unrulymarble.core.place.Spots;
  * @param spots where they work, null for time that is no task
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
- * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate} likewise
+ * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate}, measure and distance likewise
+ * @param gates the kinds of gate that it may open by, each with figures to begin from
  * @param onRungs who is on which rung; empty where nobody is named
+ * @param onSets the sets that are on other rungs than the one before, with their words and gates; empty where all are on one
+ * @param elsewhere who is not on the rung where they stand, and why
  */
 public record BlockPlan(
         String id,
@@ -61,15 +65,26 @@ public record BlockPlan(
         int leftForWindows,
         List<String> steps,
         List<OnRung> onRungs,
+        List<Elsewhere> elsewhere,
+        List<OfSet> onSets,
         Pacing pacing,
         RungWords words,
-        Gate gate) {
+        Gate gate,
+        List<Gate> gates,
+        Measure measure,
+        Double standM) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}
 
     /** Pupils who work on one rung. */
     public record OnRung(String rungId, List<String> names) {}
+
+    /** A pupil who is not on the rung where they stand, which is {@code standsOn}. */
+    public record Elsewhere(String name, String standsOn, String rungId, OwnRung.Why why) {}
+
+    /** What a set is on. @param set from 1 */
+    public record OfSet(int set, String rungId, RungWords words, Gate gate) {}
 
     static BlockPlan of(Placed p, LessonClock.BlockClock clock, List<Stretch> setStretches, Setting setting) {
         Block block = p.block();
@@ -114,9 +129,14 @@ public record BlockPlan(
                 p.isTask() ? p.layout().leftForWindows() : 0,
                 p.steps(),
                 onRungs(p, setting),
+                elsewhere(p, setting),
+                onSets(p),
                 Pacing.of(p, setting),
                 p.isTask() ? InForce.words(p, p.rung()) : null,
-                p.isTask() ? InForce.gate(p, p.rung()) : null);
+                p.isTask() ? InForce.gate(p, p.rung()) : null,
+                p.isTask() ? GateChoices.of(p) : List.of(),
+                p.isTask() ? InForce.measure(p, p.rung()) : null,
+                p.isTask() ? p.standM() : null);
     }
 
     /** Those that are made: as many as are asked for by count, else what the planning rate lets one expect; a miss is none. */
@@ -147,6 +167,28 @@ public record BlockPlan(
                 .filter(e -> !e.getValue().isEmpty())
                 .map(e -> new OnRung(e.getKey(), List.copyOf(e.getValue())))
                 .toList();
+    }
+
+    private static List<OfSet> onSets(Placed p) {
+        if (!p.isTask() || p.setRungs().size() < 2) return List.of();
+        List<OfSet> out = new ArrayList<>();
+        for (int set = 1; set <= p.block().sets(); set++) {
+            Rung rung = p.rungOfSet(set);
+            out.add(new OfSet(set, rung.id(), InForce.words(p, rung), InForce.gate(p, rung)));
+        }
+        return out;
+    }
+
+    private static List<Elsewhere> elsewhere(Placed p, Setting setting) {
+        if (!p.isTask() || p.block().rungBy() == Block.RungBy.ONE) return List.of();
+        List<Elsewhere> out = new ArrayList<>();
+        for (PlanPupil pupil : p.members(setting)) {
+            OwnRung own = p.ownRung(pupil.id(), setting);
+            if (own.why() != null)
+                out.add(new Elsewhere(
+                        pupil.name(), own.standsOn().id(), own.rung().id(), own.why()));
+        }
+        return out;
     }
 
     /** Seconds of right-hand work of one pupil (first) and left-hand work (second). */

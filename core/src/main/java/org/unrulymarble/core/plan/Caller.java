@@ -24,7 +24,7 @@ final class Caller {
         if (!p.isTask()) return null;
         if (p.block().sideOrder() == Block.SideOrder.CALLED && p.sides().equals(List.of(Side.MIXED)))
             return called(SIDES, sideSec(p.rung()), p);
-        if (p.rung().measure() instanceof KeepAll keep) return numbers(keep.balls(), p);
+        if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep.balls(), p);
         RandomCalls called = p.rung().calls();
         return called == null ? null : called(called.words(), called.everySec(), p);
     }

@@ -5,6 +5,7 @@ import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.record.Standings;
 
 /** Which gate a block goes by, and how likely a pupil of this class meets it. */
@@ -15,6 +16,11 @@ public final class GateOdds {
     /** The teacher's own gate, else the rung's. */
     public static Gate gate(Placed placed) {
         return InForce.gate(placed, placed.rung());
+    }
+
+    /** What is counted in a block. */
+    public static Measure measure(Placed placed) {
+        return InForce.measure(placed, placed.rung());
     }
 
     /** The highest reach below a gate's that a pupil of this class meets likely enough, 0 if none; more is never likelier. */
@@ -33,12 +39,13 @@ public final class GateOdds {
     /** Chance that a pupil of this class meets a gate on every side in one of the sets; empty where that cannot be told. */
     static Optional<Double> chance(Placed placed, Gate gate, RateSpread rates) {
         Rung rung = placed.rung();
-        if (!GateChance.known(rung.measure(), gate)) return Optional.empty();
+        Measure measure = InForce.measure(placed, rung);
+        if (!GateChance.known(measure, gate)) return Optional.empty();
         int sets = placed.block().sets();
         int sides = placed.mixed() ? 1 : placed.sides().size();
         double sec = placed.workSec();
         return Optional.of(rates.mean(p -> {
-            double once = GateChance.within(rung.measure(), gate, rung.pace(), p, sec);
+            double once = GateChance.within(measure, gate, rung.pace(), p, sec);
             return Math.pow(1 - Math.pow(1 - once, sets), sides);
         }));
     }

@@ -37,16 +37,19 @@ final class InForce {
                 measure(p, rung),
                 gate(p, rung),
                 stairs(p, rung),
-                rung.standM(),
+                standM(p, rung),
                 p.sides().size());
     }
 
     /** Its sentences with these figures; where something is thrown until a stop, what is in the air then does not count. */
     static RungWords words(Placed p, Rung rung) {
+        Measure measure = measure(p, rung);
         RungWords words = RungWords.of(of(p, rung));
+        if (measure.kind() != rung.measure().kind()) words = words.scoredBy(measure.kind());
+        if (p.block().target() != null) words = words.at(p.block().target());
         boolean stops = p.block().dose().type() != BlockDose.Type.COUNT
                 && p.block().dose().type() != BlockDose.Type.SELF_PACED;
-        return stops && rung.measure().thrown() && THROWN.contains(p.ladder().family()) && hasBall(p.ladder(), rung)
+        return stops && measure.thrown() && THROWN.contains(p.ladder().family()) && hasBall(p.ladder(), rung)
                 ? words.notInTheAir()
                 : words;
     }
@@ -57,14 +60,35 @@ final class InForce {
 
     /** The rung's measure with what this block asks for: so many tries, and its own way of stepping back. */
     static Measure measure(Placed p, Rung rung) {
-        if (rung.measure() instanceof HitsOfN) return new HitsOfN(p.reps());
-        if (rung.measure() instanceof NoBalls) return new NoBalls(p.reps());
-        return rung.measure() instanceof Furthest ? new Furthest(stairs(p, rung)) : rung.measure();
+        Measure asked = asked(p, rung);
+        if (asked instanceof HitsOfN) return new HitsOfN(p.reps());
+        if (asked instanceof NoBalls) return new NoBalls(p.reps());
+        return asked instanceof Furthest ? new Furthest(stairs(p, rung)) : asked;
+    }
+
+    private static Measure asked(Placed p, Rung rung) {
+        Measure other = p.block().measure();
+        return other != null && rung.measure().mayBeScoredAs(other) ? other : rung.measure();
+    }
+
+    /** The measure that the record keeps beside a result, since it compares only with its like; null where it is the rung's. */
+    static Measure otherMeasure(Placed p, Rung rung) {
+        Measure asked = asked(p, rung);
+        // How many goes there are is the dose's, and a share compares whatever they are.
+        return asked.equals(rung.measure()) || asked instanceof HitsOfN && rung.measure() instanceof HitsOfN
+                ? null
+                : asked;
+    }
+
+    /** Where it is done from. */
+    static Double standM(Placed p, Rung rung) {
+        return p.block().standM() == null ? rung.standM() : p.block().standM();
     }
 
     /** How it is stepped back: as the dose says, over the rung's ground; null where nobody steps. */
     static Stairs stairs(Placed p, Rung rung) {
         Stairs own = rung.measure() instanceof Furthest furthest ? furthest.stairs() : null;
+        if (own != null && p.block().standM() != null) own = own.from(p.block().standM());
         if (!(p.block().dose() instanceof BlockDose.ByStaircase dose)) return own;
         return own == null ? dose.stairs() : dose.stairs().over(own);
     }
@@ -72,10 +96,12 @@ final class InForce {
     /** The teacher's own gate, else the rung's; of so many tries it asks for the same share of as many as this block gives. */
     static Gate gate(Placed p, Rung rung) {
         if (p.block().gate() != null) return p.block().gate();
-        boolean follows = rung.gate() instanceof Gate.SoManyOf && p.reps() != null && rung.measure() instanceof HitsOfN;
-        if (!follows) return rung.gate();
-        int of = rung.gate().outOf();
-        int reach = (rung.gate().reach() * p.reps() + of - 1) / of;
+        Measure measure = asked(p, rung);
+        Gate own = rung.gateUnder(measure);
+        boolean follows = own instanceof Gate.SoManyOf && p.reps() != null && measure instanceof HitsOfN;
+        if (!follows) return own;
+        int of = own.outOf();
+        int reach = (own.reach() * p.reps() + of - 1) / of;
         return new Gate.SoManyOf(reach, p.reps());
     }
 }

@@ -17,7 +17,7 @@ public record KitNeed(String label, KitRole role, List<String> kinds, int count,
     public static List<KitNeed> of(Placed p) {
         if (!p.isTask()) return List.of();
         List<KitNeed> needs = new ArrayList<>();
-        add(needs, p, p.ladder().kit(p.rung()), p.crewsAtOnce(), false);
+        add(needs, p, p.kit(), p.crewsAtOnce(), false);
         if (p.quietLadder() != null) {
             int waiting = p.waiting();
             int perSpot = p.quietLadder().perSpot();

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import org.unrulymarble.core.check.Checks;
@@ -18,6 +19,7 @@ import org.unrulymarble.core.clock.RestRule;
  * @param heat a hot day: water more often
  * @param transitionSec between two blocks
  * @param silenced findings that the teacher has looked at and lets stand, each with the reason
+ * @param afterNote what to remember of it, written after it was taught, or null
  */
 public record Lesson(
         Integer minutes,
@@ -28,7 +30,8 @@ public record Lesson(
         RestRule restRule,
         Integer transitionSec,
         List<Silenced> silenced,
-        List<Block> blocks) {
+        List<Block> blocks,
+        String afterNote) {
 
     /** Whom a lesson is for. */
     public enum Audience {
@@ -64,6 +67,7 @@ public record Lesson(
         shape = shape == null ? Shape.MOBILITY_FIRST : shape;
         heat = heat != null && heat;
         silenced = silenced == null ? List.of() : List.copyOf(silenced);
+        afterNote = afterNote == null || afterNote.isBlank() ? null : afterNote.strip();
         Checks checks = new Checks()
                 .range("minutes", minutes, 1, 240)
                 .required("audience", audience)
@@ -72,6 +76,7 @@ public record Lesson(
                 .entries("silenced", silenced, 0, 200)
                 .entries("blocks", blocks, 0, LessonClock.MAX_BLOCKS);
         if (startMin != null) checks.range("startMin", startMin, 0, 1439);
+        if (afterNote != null) checks.text("afterNote", afterNote, 500);
         checks.done();
         checks.distinct("blocks", blocks.stream().map(Block::id).toList()).done();
         blocks = List.copyOf(blocks);
@@ -80,27 +85,55 @@ public record Lesson(
     /** A lesson of the house's usual shape, beginning at any time. */
     public static Lesson of(int minutes, Audience audience, List<Block> blocks) {
         return new Lesson(
-                minutes, null, audience, Shape.MOBILITY_FIRST, false, RestRule.BETWEEN_SETS, 30, List.of(), blocks);
+                minutes,
+                null,
+                audience,
+                Shape.MOBILITY_FIRST,
+                false,
+                RestRule.BETWEEN_SETS,
+                30,
+                List.of(),
+                blocks,
+                null);
     }
 
     public Lesson withBlocks(List<Block> changed) {
-        return new Lesson(minutes, startMin, audience, shape, heat, restRule, transitionSec, silenced, changed);
+        return new Lesson(
+                minutes, startMin, audience, shape, heat, restRule, transitionSec, silenced, changed, afterNote);
     }
 
     public Lesson withShape(Shape changed) {
-        return new Lesson(minutes, startMin, audience, changed, heat, restRule, transitionSec, silenced, blocks);
+        return new Lesson(
+                minutes, startMin, audience, changed, heat, restRule, transitionSec, silenced, blocks, afterNote);
     }
 
     public Lesson withHeat(boolean changed) {
-        return new Lesson(minutes, startMin, audience, shape, changed, restRule, transitionSec, silenced, blocks);
+        return new Lesson(
+                minutes, startMin, audience, shape, changed, restRule, transitionSec, silenced, blocks, afterNote);
     }
 
     public Lesson withStart(Integer changed) {
-        return new Lesson(minutes, changed, audience, shape, heat, restRule, transitionSec, silenced, blocks);
+        return new Lesson(
+                minutes, changed, audience, shape, heat, restRule, transitionSec, silenced, blocks, afterNote);
     }
 
     public Lesson withSilenced(List<Silenced> changed) {
-        return new Lesson(minutes, startMin, audience, shape, heat, restRule, transitionSec, changed, blocks);
+        return new Lesson(
+                minutes, startMin, audience, shape, heat, restRule, transitionSec, changed, blocks, afterNote);
+    }
+
+    /** To be taught once more, to these pupils: what was said of others, and after it was taught, stays with the first. */
+    public Lesson again(Set<String> pupilIds) {
+        List<Block> own = blocks.stream()
+                .map(b -> b.with(d -> {
+                    d.variants = d.variants.stream()
+                            .filter(v -> pupilIds.contains(v.pupilId()))
+                            .toList();
+                    d.onlyPupilIds =
+                            d.onlyPupilIds.stream().filter(pupilIds::contains).toList();
+                }))
+                .toList();
+        return new Lesson(minutes, startMin, audience, shape, heat, restRule, transitionSec, silenced, own, null);
     }
 
     /** The same with one block changed. */

@@ -8,6 +8,7 @@ import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Pace;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Reach;
 
 /**
@@ -69,11 +70,12 @@ public record Pacing(
         Pace pace = rung.pace();
         BlockDose dose = placed.block().dose();
         Gate gate = GateOdds.gate(placed);
-        if (dose.type() == BlockDose.Type.GATE && GateChance.known(rung.measure(), gate))
-            return sec -> rates.mean(p -> GateChance.within(rung.measure(), gate, pace, p, sec));
+        Measure measure = InForce.measure(placed, rung);
+        if (dose.type() == BlockDose.Type.GATE && GateChance.known(measure, gate))
+            return sec -> rates.mean(p -> GateChance.within(measure, gate, pace, p, sec));
         Integer reps = placed.reps();
         int n = reps == null ? rung.doses().count().reps() : reps;
-        return rung.measure().byGoes()
+        return measure.byGoes()
                 ? sec -> rates.mean(p -> GateChance.triesWithin(n, pace, p, sec))
                 : sec -> rates.mean(p -> GateChance.hitsWithin(n, pace, p, sec));
     }

@@ -3,11 +3,13 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.clock.Timing;
+import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
@@ -76,7 +78,8 @@ public record Placed(
         Layout layout = Layout.of(new Layout.LayoutAsk(
                 setting.place(),
                 footprint(block, ladder, rung),
-                pupils,
+                // Who is one more in a crew needs no spot of their own.
+                Math.min(pupils, Crews.count(pupils, ladder.perSpot()) * ladder.perSpot()),
                 ladder.perSpot(),
                 block.mostSpots(),
                 ladder.refuses(RefusedPlace.WINDOW_AT_WALL),
@@ -217,12 +220,14 @@ public record Placed(
     public int crewsAtOnce() {
         if (!isTask()) return pupils;
         if (layout.spots().waves() == null) return 0;
-        int allCrews = (pupils + ladder.perSpot() - 1) / ladder.perSpot();
-        return (allCrews + waves - 1) / waves;
+        return (Crews.count(pupils, ladder.perSpot()) + waves - 1) / waves;
     }
 
     public int atSpots() {
-        return isTask() ? Math.min(pupils, crewsAtOnce() * ladder.perSpot()) : pupils;
+        if (!isTask()) return pupils;
+        int crews = crewsAtOnce();
+        boolean all = crews > 0 && crews == Crews.count(pupils, ladder.perSpot());
+        return all ? pupils : Math.min(pupils, crews * ladder.perSpot());
     }
 
     /** Those whom it is for. */
@@ -252,20 +257,49 @@ public record Placed(
         return (long) block.sets() * (turns() - parts()) * othersTurnSec;
     }
 
-    /** The rung of one pupil: the block's, or their own where it is counted alike. */
-    public Rung rungOf(String pupilId, Setting setting) {
-        if (block.rungBy() == Block.RungBy.ONE) return rung;
-        Rung own = setting.standings().ownRung(pupilId, ladder);
-        // A round has the sides and the measure of the block's rung: the nearest such rung below is taken, else above.
-        int at = ladder.numberOf(own.id());
-        for (int i = at; i >= 0; i--)
-            if (alike(ladder.rungs().get(i))) return ladder.rungs().get(i);
-        for (int i = at; i < ladder.rungs().size(); i++)
-            if (alike(ladder.rungs().get(i))) return ladder.rungs().get(i);
-        return rung;
+    /** The rungs of the sets, the first set's first, each once; all on one where each pupil is on their own. */
+    public List<Rung> setRungs() {
+        if (block.rungBy() != Block.RungBy.ONE) return List.of(rung);
+        return Stream.concat(
+                        Stream.of(rung),
+                        block.laterRungIds().stream().limit(block.sets() - 1L).flatMap(id -> ladder.rung(id).stream()))
+                .distinct()
+                .toList();
     }
 
-    private boolean alike(Rung other) {
-        return other.sides() == rung.sides() && other.measure() == rung.measure();
+    /** @param set from 1 */
+    Rung rungOfSet(int set) {
+        List<String> later = block.laterRungIds();
+        if (set == 1 || later.isEmpty()) return rung;
+        return ladder.rung(later.get(Math.min(set - 1, later.size()) - 1)).orElse(rung);
+    }
+
+    /** What is needed for all of its sets. */
+    public List<KitRole> kit() {
+        return setRungs().stream()
+                .flatMap(r -> ladder.kit(r).stream())
+                .distinct()
+                .toList();
+    }
+
+    /** Where it is done from, or null where that makes no difference. */
+    public Double standM() {
+        return InForce.standM(this, rung);
+    }
+
+    /** The rung of one pupil: the block's, or their own. */
+    public Rung rungOf(String pupilId, Setting setting) {
+        return ownRung(pupilId, setting).rung();
+    }
+
+    OwnRung ownRung(String pupilId, Setting setting) {
+        return block.rungBy() == Block.RungBy.ONE
+                ? new OwnRung(rung, rung, null)
+                : OwnRung.of(this, setting.standings().ownRung(pupilId, ladder), setting);
+    }
+
+    /** The sides that this block asks for on another rung of its ladder. */
+    List<Side> sidesOn(Rung other) {
+        return sides(other.sides(), block.sides());
     }
 }

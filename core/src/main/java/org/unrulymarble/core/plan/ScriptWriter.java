@@ -54,7 +54,9 @@ public final class ScriptWriter {
                 p.isTask() ? ball(p, setting) : null,
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
-                p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)));
+                p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)),
+                new RunScript.Otherwise(block.standM(), block.target()),
+                block.rungBy() == Block.RungBy.ONE ? block.laterRungIds() : List.of());
     }
 
     /** As the ladder calls it; where the block is played with other kinds, those by their names. */
@@ -78,7 +80,11 @@ public final class ScriptWriter {
     private static List<RunScript.ScriptRung> rungs(Placed p) {
         return p.ladder().rungs().stream()
                 .map(r -> new RunScript.ScriptRung(
-                        r.id(), InForce.measure(p, r), InForce.stairs(p, r), InForce.words(p, r)))
+                        r.id(),
+                        InForce.measure(p, r),
+                        InForce.stairs(p, r),
+                        InForce.words(p, r),
+                        InForce.otherMeasure(p, r)))
                 .toList();
     }
 
@@ -111,11 +117,9 @@ public final class ScriptWriter {
         return turns;
     }
 
-    /** Crews of {@code perSpot}, in order, spread evenly over the waves: fourteen pairs in three waves are four, five and five. */
+    /** Crews in order, spread evenly over the waves: fourteen pairs in three waves are four, five and five. */
     private static List<List<List<String>>> waves(List<String> pupilIds, int perSpot, int waves) {
-        List<List<String>> crews = new ArrayList<>();
-        for (int from = 0; from < pupilIds.size(); from += perSpot)
-            crews.add(pupilIds.subList(from, Math.min(pupilIds.size(), from + perSpot)));
+        List<List<String>> crews = Crews.of(pupilIds, perSpot);
         List<List<List<String>>> out = new ArrayList<>();
         for (int wave = 0; wave < waves; wave++)
             out.add(crews.subList(crews.size() * wave / waves, crews.size() * (wave + 1) / waves));
@@ -137,21 +141,8 @@ public final class ScriptWriter {
         return new RunScript.ScriptTurn(wave, part, crews, waiting);
     }
 
-    /** A crew that is short of people begins again at its first: nobody stands idle. Helpers stand in the order of the roles. */
     private static RunScript.Crew crew(int spot, List<String> members, int part, Placed p) {
-        int workingAtOnce = p.ladder().workingAtOnce();
-        // By roles each part moves everyone on by one role; else by as many as work.
-        int first = part * (p.block().roleTurns() == Block.RoleTurns.EVERY_ROLE ? 1 : workingAtOnce);
-        List<String> workers = new ArrayList<>();
-        List<String> helpers = new ArrayList<>();
-        for (int k = 0; k < workingAtOnce; k++) {
-            String worker = members.get((first + k) % members.size());
-            if (!workers.contains(worker)) workers.add(worker);
-        }
-        for (int k = 0; k < members.size(); k++) {
-            String helper = members.get((first + workingAtOnce + k) % members.size());
-            if (!workers.contains(helper) && !helpers.contains(helper)) helpers.add(helper);
-        }
-        return new RunScript.Crew(spot, workers, helpers);
+        List<String> workers = Crews.workers(members, part, p);
+        return new RunScript.Crew(spot, workers, Crews.helpers(members, workers));
     }
 }

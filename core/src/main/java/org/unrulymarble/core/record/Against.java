@@ -28,9 +28,9 @@ public record Against(
 
     /** @param before attempts of anybody on anything, in any order; only like is compared with like */
     public static Against of(Attempt now, List<Attempt> before, Rung rung) {
-        Measure measure = rung.measure();
+        Measure measure = now.measure(rung);
         List<Attempt> like = before.stream()
-                .filter(a -> counts(a, measure) && a.kindred(measure).equals(now.kindred(measure)))
+                .filter(a -> a.kindred(measure).equals(now.kindred(measure)) && counts(a, measure))
                 .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
                 .toList();
         boolean met = Challenge.met(rung, now);

@@ -6,6 +6,7 @@ import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.measure.Gate;
@@ -37,11 +38,20 @@ public record Attempt(
         Detail detail,
         List<String> jointWith) {
 
-    /** What was to be done: the rung, how, and on which side. */
-    public record Task(String ladderId, String rungId, List<Modifier> modifiers, Side side) {
+    /**
+     * What was to be done: the rung, how, and on which side.
+     *
+     * @param scoredBy the measure where it was another than the rung's, or had other figures; else null
+     */
+    public record Task(String ladderId, String rungId, List<Modifier> modifiers, Side side, Measure scoredBy) {
 
         public Task {
             modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
+        }
+
+        /** Scored as the rung is. */
+        public Task(String ladderId, String rungId, List<Modifier> modifiers, Side side) {
+            this(ladderId, rungId, modifiers, side, null);
         }
     }
 
@@ -122,6 +132,7 @@ public record Attempt(
     public static Attempt ofRound(String id, RoundResult r, RunScript script, LocalDate on, String ball, String space) {
         Segment segment = script.segment(r.segment());
         RunScript.ScriptBlock block = script.blockOf(segment);
+        RunScript.ScriptRung rung = block.rung(r.rungId());
         return new Attempt(
                 id,
                 r.pupilId(),
@@ -130,11 +141,12 @@ public record Attempt(
                         block.ladderId(),
                         r.rungId(),
                         block.modifiers(),
-                        block.sides().get(segment.side())),
+                        block.sides().get(segment.side()),
+                        rung == null ? null : rung.scoredBy()),
                 segment.set() + 1,
                 new Counts(r.score(), r.hits(), r.misses(), r.tries(), r.inARow()),
                 r.time(),
-                new Things(ball, null, null),
+                new Things(ball, block.otherwise().standM(), block.otherwise().target()),
                 new Setting(null, space, Where.SCHOOL),
                 new Worth(r.source(), r.source() != RoundResult.Source.TYPED, r.chosen(), r.trial()),
                 r.detail(),
@@ -160,6 +172,11 @@ public record Attempt(
 
     public Side side() {
         return task.side();
+    }
+
+    /** What its score is counted by. */
+    public Measure measure(Rung rung) {
+        return task.scoredBy() == null ? rung.measure() : task.scoredBy();
     }
 
     public Integer score() {

@@ -37,6 +37,7 @@ public record Challenge(
      * First, best and last of what compares. Trials are no part of it.
      *
      * @param ball,distanceM,target what they were all done with; null where it is the rung's own
+     * @param scoredBy the measure where it is another than the rung's, else null
      * @param askedSec what every one of them was to last, where lengths have no rate to compare by; else null
      * @param joint whether they are results of several together
      * @param first the first full round, the baseline; best the best; last the last. Counts in times of different length are compared as rates
@@ -48,6 +49,7 @@ public record Challenge(
             String ball,
             Double distanceM,
             String target,
+            Measure scoredBy,
             Integer askedSec,
             boolean joint,
             int rounds,
@@ -134,14 +136,15 @@ public record Challenge(
 
     /** Whether this one round meets the rung's gate; a trial meets none. */
     public static boolean met(Rung rung, Attempt a) {
-        return !a.trial() && rung.gate().metBy(rung.measure(), a.round());
+        Measure measure = a.measure(rung);
+        return !a.trial() && rung.gateUnder(measure).metBy(measure, a.round());
     }
 
     private static List<SideRecord> sideRecords(Rung rung, List<Attempt> group) {
         Map<Attempt.Kindred, List<Attempt>> alike = new LinkedHashMap<>();
         for (Attempt a : group)
-            if (!a.trial() && a.compares(rung.measure()))
-                alike.computeIfAbsent(a.kindred(rung.measure()), k -> new ArrayList<>())
+            if (!a.trial() && a.compares(a.measure(rung)))
+                alike.computeIfAbsent(a.kindred(a.measure(rung)), k -> new ArrayList<>())
                         .add(a);
         List<SideRecord> out = new ArrayList<>();
         alike.forEach((kind, tried) -> out.add(sideRecord(rung, group, kind, tried)));
@@ -155,19 +158,21 @@ public record Challenge(
         List<Attempt> full = tried.stream().filter(a -> !a.isBrokenOff()).toList();
         if (full.isEmpty()) full = tried;
         Attempt first = full.get(0);
-        Attempt best = full.stream().max(byMerit(rung.measure())).orElseThrow();
+        Measure measure = first.measure(rung);
+        Attempt best = full.stream().max(byMerit(measure)).orElseThrow();
         return new SideRecord(
                 kind.task().side(),
                 kind.things().ball(),
                 kind.things().distanceM(),
                 kind.things().target(),
+                kind.task().scoredBy(),
                 kind.askedSec(),
                 kind.joint(),
                 tried.size(),
                 Mark.of(first),
                 Mark.of(best),
                 Mark.of(tried.get(tried.size() - 1)),
-                gain(rung.measure(), first, best),
+                gain(measure, first, best),
                 metOn(rung, group, kind.task().side()));
     }
 

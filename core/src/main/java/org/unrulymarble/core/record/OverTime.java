@@ -57,16 +57,16 @@ public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> r
                 Share share = Share.of(new Share.ShareAsk(a.hits(), a.misses(), SURE));
                 boolean best = mine.subList(0, i).stream()
                         .filter(b -> b.isEvidence()
-                                && b.kindred(rung.measure()).equals(a.kindred(rung.measure()))
+                                && b.kindred(a.measure(rung)).equals(a.kindred(a.measure(rung)))
                                 && b.hits() + b.misses() > 0)
                         .allMatch(b -> share(b) < share(a));
                 shares.add(new SharePoint(
                         a.id(), a.on(), a.side(), a.hits(), a.misses(), share.low(), share.high(), best));
             }
-            if (rung.measure() instanceof CountInTime && a.workSec() != null && a.workSec() > 0) {
+            if (a.measure(rung) instanceof CountInTime && a.workSec() != null && a.workSec() > 0) {
                 Rates.Rate rate = rate(a);
                 boolean best = mine.subList(0, i).stream()
-                        .filter(b -> b.kindred(rung.measure()).equals(a.kindred(rung.measure()))
+                        .filter(b -> b.kindred(a.measure(rung)).equals(a.kindred(a.measure(rung)))
                                 && b.workSec() != null
                                 && b.workSec() > 0)
                         .allMatch(b -> perSec(b) < perSec(a));

@@ -10,7 +10,6 @@ import java.util.Objects;
 import java.util.Optional;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 
 /** The questions that a teacher asks of a class's record, answered from attempts and advice alone. */
@@ -129,7 +128,7 @@ public final class Questions {
         Map<Attempt.Kindred, List<Attempt>> alike = new HashMap<>();
         for (Attempt a : mine)
             ladder.rung(a.rungId())
-                    .map(Rung::measure)
+                    .map(a::measure)
                     .filter(m -> Against.counts(a, m))
                     .ifPresent(m -> alike.computeIfAbsent(a.kindred(m), k -> new ArrayList<>())
                             .add(a));
@@ -137,7 +136,7 @@ public final class Questions {
         LocalDate since = today.minusDays(THIS_WEEK_DAYS);
         alike.forEach((kind, tried) -> {
             Comparator<Attempt> merit = Challenge.byMerit(
-                    ladder.rung(kind.task().rungId()).orElseThrow().measure());
+                    tried.get(0).measure(ladder.rung(kind.task().rungId()).orElseThrow()));
             Optional<Attempt> before =
                     tried.stream().filter(a -> a.on().isBefore(since)).max(merit);
             Optional<Attempt> lately =

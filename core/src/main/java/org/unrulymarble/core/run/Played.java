@@ -102,7 +102,7 @@ public final class Played {
     /** The rung that a pupil is on in a round. */
     public String rungOf(int round, String pupilId) {
         Segment segment = script.segment(round);
-        String rung = script.blockOf(segment).rungOf(pupilId);
+        String rung = script.blockOf(segment).rungOf(pupilId, segment.set());
         for (Move move : moves.getOrDefault(new BlockPupil(segment.block(), pupilId), List.of()))
             if (move.segment() <= round) rung = move.rungId();
         return rung;
@@ -110,7 +110,8 @@ public final class Played {
 
     /** Whether a pupil is on another rung than the plan has, as they or the teacher chose in the run. */
     boolean isChosen(int round, String pupilId) {
-        String planned = script.blockOf(script.segment(round)).rungOf(pupilId);
+        Segment segment = script.segment(round);
+        String planned = script.blockOf(segment).rungOf(pupilId, segment.set());
         return !Objects.equals(planned, rungOf(round, pupilId));
     }
 

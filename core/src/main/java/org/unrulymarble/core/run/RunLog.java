@@ -83,7 +83,9 @@ public final class RunLog {
 
     private RunState.Remark remark(What.Remarked r, Played played) {
         RunScript.ScriptBlock block = script.blockOf(script.segment(r.segment()));
-        String rungId = r.pupilId() == null ? block.rungId() : played.rungOf(r.segment(), r.pupilId());
+        String rungId = r.pupilId() == null
+                ? block.rungOfSet(script.segment(r.segment()).set())
+                : played.rungOf(r.segment(), r.pupilId());
         return new RunState.Remark(r.kind(), r.segment(), r.pupilId(), rungId, r.note());
     }
 

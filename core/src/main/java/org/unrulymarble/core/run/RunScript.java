@@ -51,6 +51,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param note the teacher's own words, or null
      * @param ball what it is played with, in words, or null
      * @param meanwhileLadderId what the waiting waves do, or null
+     * @param otherwise what is asked otherwise than on its rung
+     * @param laterRungIds the rungs of the second set and those after it where they are others; a set beyond them is on the last of them
      */
     public record ScriptBlock(
             BlockKind kind,
@@ -75,14 +77,18 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             String ball,
             String meanwhileLadderId,
             String meanwhileRungId,
-            List<ScriptTurn> turns) {
+            List<ScriptTurn> turns,
+            Otherwise otherwise,
+            List<String> laterRungIds) {
 
-        /** Scripts of older runs have only tasks, and everyone on one rung. */
+        /** Scripts of older runs have only tasks, everyone on one rung, and nothing otherwise. */
         public ScriptBlock {
             kind = kind == null ? BlockKind.TASK : kind;
             rungOf = rungOf == null ? Map.of() : Map.copyOf(rungOf);
             rungs = rungs == null ? List.of() : List.copyOf(rungs);
             steps = steps == null ? List.of() : List.copyOf(steps);
+            otherwise = otherwise == null ? Otherwise.NOTHING : otherwise;
+            laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
         }
 
         /** Without who is on which rung. */
@@ -110,11 +116,26 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
                     ball,
                     meanwhileLadderId,
                     meanwhileRungId,
-                    turns);
+                    turns,
+                    otherwise,
+                    laterRungIds);
         }
 
-        public String rungOf(String pupilId) {
-            return rungOf.getOrDefault(pupilId, rungId);
+        /** The rung of a set, from 0. */
+        public String rungOfSet(int set) {
+            if (set <= 0 || laterRungIds.isEmpty()) return rungId;
+            return laterRungIds.get(Math.min(set, laterRungIds.size()) - 1);
+        }
+
+        public String rungOf(String pupilId, int set) {
+            return rungOf.getOrDefault(pupilId, rungOfSet(set));
+        }
+
+        /** Whether this pupil is on this rung in any set, as it was planned. */
+        public boolean asks(String pupilId, String id) {
+            return rungOf.containsKey(pupilId)
+                    ? rungOf.get(pupilId).equals(id)
+                    : id.equals(rungId) || laterRungIds.contains(id);
         }
 
         /** Null for an id that the ladder has not. */
@@ -130,13 +151,19 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
         }
     }
 
+    /** Another distance or target than the rung's, which a result is kept with; null for the rung's. */
+    public record Otherwise(Double standM, String target) {
+        static final Otherwise NOTHING = new Otherwise(null, null);
+    }
+
     /**
      * What is counted on a rung, with the figures in force in this block.
      *
+     * @param scoredBy the measure again where a result compares only with its like, since it is another than the rung's; else null
      * @param stairs where the dose steps it back, or the furthest place is what counts; else null
      * @param words its sentences with those figures; null in runs of earlier versions
      */
-    public record ScriptRung(String id, Measure measure, Stairs stairs, RungWords words) {}
+    public record ScriptRung(String id, Measure measure, Stairs stairs, RungWords words, Measure scoredBy) {}
 
     /**
      * @param everySec from a round's start on; 0 where the next is called when the one before is done

@@ -66,6 +66,25 @@ class EditTest {
     }
 
     @Test
+    void a_task_from_elsewhere_comes_before_the_cool_down_and_a_cool_down_after_it() {
+        String coolDown = World.CATALOGUE.all().stream()
+                .filter(l -> l.part() == Part.COOL_DOWN)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        String hold =
+                World.CATALOGUE.ladder(coolDown).orElseThrow().rungs().get(0).id();
+        assertThat(after(
+                                new LessonEdit.Add("a", null, "wall-and-back", "two-hands-bounce"),
+                                new LessonEdit.Add("z", null, coolDown, hold),
+                                new LessonEdit.Add("b", null, "wall-and-back", "two-hands-bounce"),
+                                new LessonEdit.Add("y", null, coolDown, hold))
+                        .blocks())
+                .extracting(Block::id)
+                .containsExactly("a", "b", "z", "y");
+    }
+
+    @Test
     void another_rung_brings_its_pace_and_leaves_the_count_that_the_teacher_chose() {
         Block block = only(
                 add("wall-and-back", "two-hands-bounce"),

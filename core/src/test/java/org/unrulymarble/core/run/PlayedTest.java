@@ -125,9 +125,9 @@ class PlayedTest {
     @Test
     void a_wall_hears_nothing_of_who_is_on_which_rung() {
         RunScript script = script("two blocks");
-        assertThat(script.blocks().get(0).rungOf("ben")).isEqualTo("up");
+        assertThat(script.blocks().get(0).rungOf("ben", 0)).isEqualTo("up");
         RunScript wall = script.withoutOwnRungs();
-        assertThat(wall.blocks().get(0).rungOf("ben")).isEqualTo("r");
+        assertThat(wall.blocks().get(0).rungOf("ben", 0)).isEqualTo("r");
         assertThat(wall.segments()).isEqualTo(script.segments());
         assertThat(List.of(wall.isRound(-1), wall.isRound(0), wall.isRound(2), wall.isRound(99)))
                 .containsExactly(false, false, true, false);

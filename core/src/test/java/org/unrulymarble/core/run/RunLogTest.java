@@ -195,8 +195,8 @@ class RunLogTest {
                         Map.of(),
                         List.of(),
                         List.of(
-                                new RunScript.ScriptRung("r", new HitsOfN(10), null, null),
-                                new RunScript.ScriptRung("up", new HitsOfN(10), null, null)),
+                                new RunScript.ScriptRung("r", new HitsOfN(10), null, null, null),
+                                new RunScript.ScriptRung("up", new HitsOfN(10), null, null, null)),
                         false,
                         null,
                         null,
@@ -214,7 +214,9 @@ class RunLogTest {
                         null,
                         null,
                         List.of(new RunScript.ScriptTurn(
-                                0, 0, List.of(new RunScript.Crew(0, List.of("ada"), List.of("ben"))), List.of())))));
+                                0, 0, List.of(new RunScript.Crew(0, List.of("ada"), List.of("ben"))), List.of())),
+                        null,
+                        null)));
     }
 
     private void tap(long sec, Tap tap) {

@@ -79,6 +79,7 @@ public final class LadderJson {
         if (!(raw instanceof Map<?, ?> rung)) return raw;
         Map<String, Object> out = new HashMap<>();
         rung.forEach((field, value) -> out.put(String.valueOf(field), value));
+        out.remove("ways");
         Map<String, Object> scoring = new HashMap<>();
         if (out.get("measure") instanceof Map<?, ?> measure) {
             String type = String.valueOf(measure.get("type"));

@@ -18,6 +18,7 @@ import org.springframework.data.domain.Persistable;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
@@ -86,6 +87,11 @@ class AttemptRow implements Persistable<UUID> {
     @Column(length = LadderRecordRow.LETTERS)
     private Detail detail;
 
+    /** The measure where it was another than the rung's. */
+    @Convert(converter = MeasureJson.class)
+    @Column(length = 1000)
+    private Measure scoredBy;
+
     private String jointWith;
     private Instant notedAt;
 
@@ -120,6 +126,7 @@ class AttemptRow implements Persistable<UUID> {
         this.chosen = a.chosen();
         this.trial = a.trial();
         this.detail = a.detail();
+        this.scoredBy = a.task().scoredBy();
         this.jointWith = String.join(",", a.jointWith());
         this.notedAt = Instant.now();
     }
@@ -138,7 +145,8 @@ class AttemptRow implements Persistable<UUID> {
                         ladderId,
                         rungId,
                         parts(modifiers).stream().map(Modifier::valueOf).toList(),
-                        side),
+                        side,
+                        scoredBy),
                 setNumber,
                 new Attempt.Counts(score, hits, misses, tries, inARow),
                 workSec == null ? null : new RoundTime(workSec, askedSec),

@@ -14,11 +14,13 @@ import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.server.platform.Csv;
 import org.unrulymarble.server.platform.Words;
+import tools.jackson.core.JacksonException;
 
 /** Results as CSV; docs/formats.md says what is in each column. */
 final class ResultsFile {
@@ -50,7 +52,8 @@ final class ResultsFile {
         CONFIRMED,
         CHOSEN,
         TRIAL,
-        JOINT_WITH;
+        JOINT_WITH,
+        SCORED_BY;
 
         String title() {
             return name().toLowerCase(Locale.ROOT);
@@ -62,6 +65,8 @@ final class ResultsFile {
 
     /** Who shares a result and is no longer here: the result stays a joint one. */
     private static final String GONE = "(gone)";
+
+    private static final MeasureJson SCORED_BY = new MeasureJson();
 
     private ResultsFile() {}
 
@@ -102,7 +107,8 @@ final class ResultsFile {
                 a.trial() ? "yes" : "no",
                 Csv.harmless(a.jointWith().stream()
                         .map(id -> names.getOrDefault(id, GONE))
-                        .collect(Collectors.joining(Csv.BETWEEN))));
+                        .collect(Collectors.joining(Csv.BETWEEN))),
+                SCORED_BY.convertToDatabaseColumn(a.task().scoredBy()));
     }
 
     /** @param pupils ids by name; a name that two pupils have is known to nobody */
@@ -149,12 +155,13 @@ final class ResultsFile {
             boolean chosen = line.yes(Column.CHOSEN.title());
             boolean trial = line.yes(Column.TRIAL.title());
             String known = id(id);
+            Measure scoredBy = scoredBy(line.text(Column.SCORED_BY.title()));
             if (!line.isGood()) return null;
             return new Attempt(
                     known,
                     pupil,
                     on,
-                    new Attempt.Task(ladder, rung, modifiers, side),
+                    new Attempt.Task(ladder, rung, modifiers, side, scoredBy),
                     set == null ? 1 : set,
                     new Attempt.Counts(
                             score,
@@ -175,6 +182,18 @@ final class ResultsFile {
                 return (cell == null ? UUID.randomUUID() : UUID.fromString(cell)).toString();
             } catch (IllegalArgumentException e) {
                 line.wrong(Column.ID.title(), Fault.Rule.KIND, "an id as it was exported, or empty");
+                return null;
+            }
+        }
+
+        /** As it was exported, or one of the measures by its name with its usual figures. */
+        private Measure scoredBy(String cell) {
+            try {
+                if (cell == null || cell.startsWith("{")) return SCORED_BY.convertToEntityAttribute(cell);
+                Measure.Kind kind = line.parse(cell, Column.SCORED_BY.title(), Measure.Kind.class);
+                return kind == null ? null : SCORED_BY.convertToEntityAttribute("{\"type\":\"" + kind + "\"}");
+            } catch (JacksonException e) {
+                line.wrong(Column.SCORED_BY.title(), Fault.Rule.KIND, "a measure's name, or as it was exported");
                 return null;
             }
         }

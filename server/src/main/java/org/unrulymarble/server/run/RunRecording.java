@@ -178,7 +178,7 @@ class RunRecording {
                 .filter(c -> counted.stream()
                         .anyMatch(b -> c.ladderId().equals(b.ladderId())
                                 && c.modifiers().equals(b.modifiers())
-                                && (b.choose() || c.rungId().equals(b.rungOf(c.pupilId())))))
+                                && (b.choose() || b.asks(c.pupilId(), c.rungId()))))
                 .toList();
     }
 }

@@ -10,8 +10,10 @@ import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.plan.Adaptation;
+import org.unrulymarble.core.plan.Allowed;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockDraft;
@@ -53,6 +55,7 @@ public sealed interface BlockEdit extends Edit {
             d.ladderId = fresh.ladderId;
             d.rungId = fresh.rungId;
             d.rungBy = Block.RungBy.ONE;
+            d.laterRungIds = List.of();
             d.modifiers = List.of();
             if (!byClock) {
                 d.dose = fresh.dose;
@@ -64,6 +67,9 @@ public sealed interface BlockEdit extends Edit {
             d.attitude = null;
             d.kit = List.of();
             d.gate = null;
+            d.measure = null;
+            d.standM = null;
+            d.target = null;
             d.mark = null;
             d.spot = null;
             d.mostSpots = null;
@@ -239,6 +245,79 @@ public sealed interface BlockEdit extends Edit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.gate = gate;
+        }
+    }
+
+    /**
+     * By what it is scored. A gate of the teacher's own goes with the other measure's unit; goes are counted out and the rest is by the clock.
+     *
+     * @param measure null for the rung's own
+     */
+    record SetMeasure(String blockId, Measure measure) implements BlockEdit {
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            Rung rung = Tasks.rung(Tasks.ladder(setting, d.ladderId), d.rungId);
+            Measure now = d.measure == null ? rung.measure() : d.measure;
+            Measure next = measure == null ? rung.measure() : measure;
+            new Checks()
+                    .that(
+                            rung.measure().mayBeScoredAs(next),
+                            "measure",
+                            Fault.Rule.ONE_OF,
+                            String.join(
+                                    ", ", rung.ways().stream().map(Enum::name).toList()))
+                    .done();
+            d.measure = next.equals(rung.measure()) ? null : next;
+            if (next.kind() == now.kind()) return;
+            d.gate = null;
+            if (next.byGoes() && d.dose.type() == BlockDose.Type.CLOCK)
+                d.dose = BlockDraft.doseOf(BlockDose.Type.COUNT, rung);
+            else if (!next.byGoes() && d.dose.type() == BlockDose.Type.COUNT)
+                d.dose = BlockDraft.doseOf(BlockDose.Type.CLOCK, rung);
+        }
+    }
+
+    /**
+     * A set on another rung than the set before it. Those after it stay where they are; a set that is dropped takes its rung along.
+     *
+     * @param set from 2
+     */
+    record ChooseRungOfSet(String blockId, Integer set, String rungId) implements BlockEdit {
+        public ChooseRungOfSet {
+            new Checks().range("set", set, 2, 60).done();
+        }
+
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            Ladder ladder = Tasks.ladder(setting, d.ladderId);
+            Tasks.rung(ladder, rungId);
+            new Checks()
+                    .that(set <= d.sets, "set", Fault.Rule.RANGE, 2, d.sets)
+                    .that(
+                            Allowed.goesAfter(d.block(), ladder, rungId),
+                            "rungId",
+                            Fault.Rule.ONE_OF,
+                            "a rung with the same sides")
+                    .done();
+            List<String> later = new ArrayList<>();
+            for (int k = 2; k <= d.sets; k++) later.add(k == set ? rungId : d.rungOfSet(k));
+            d.laterRungIds = later.stream().allMatch(d.rungId::equals) ? List.of() : List.copyOf(later);
+        }
+    }
+
+    /** @param standM metres from wall, partner or target; null for the rung's */
+    record SetStand(String blockId, Double standM) implements BlockEdit {
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            d.standM = standM;
+        }
+    }
+
+    /** @param target in words; null for the rung's */
+    record SetTarget(String blockId, String target) implements BlockEdit {
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            d.target = target;
         }
     }
 

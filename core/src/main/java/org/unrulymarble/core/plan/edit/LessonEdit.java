@@ -36,7 +36,7 @@ public sealed interface LessonEdit extends Edit {
         public Lesson on(Lesson lesson, Setting setting) {
             Ladder ladder = Tasks.ladder(setting, ladderId);
             return lesson.insert(
-                    place(lesson, at),
+                    at == null && ladder.part() != Part.COOL_DOWN ? beforeCoolDown(lesson, setting) : place(lesson, at),
                     BlockDraft.on(id, ladder, Tasks.rung(ladder, rungId)).block());
         }
     }
@@ -196,6 +196,21 @@ public sealed interface LessonEdit extends Edit {
     private static int place(Lesson lesson, Integer at) {
         int end = lesson.blocks().size();
         return at == null ? end : Math.max(0, Math.min(at, end));
+    }
+
+    /** What is put in without a place comes before the cool-down that ends the lesson. */
+    private static int beforeCoolDown(Lesson lesson, Setting setting) {
+        int at = lesson.blocks().size();
+        while (at > 0 && part(lesson.blocks().get(at - 1), setting) == Part.COOL_DOWN) at--;
+        return at;
+    }
+
+    private static Part part(Block block, Setting setting) {
+        if (block.part() != null) return block.part();
+        return setting.catalogue()
+                .ladder(block.ladderId() == null ? "" : block.ladderId())
+                .map(Ladder::part)
+                .orElse(null);
     }
 
     private static int indexOf(Lesson lesson, String blockId) {

@@ -169,7 +169,7 @@ final class KitChecks {
 
     /** A ball that does not go into what it should go into. */
     private void misfit(Placed p) {
-        List<KitKind> openings = p.ladder().kit(p.rung()).stream()
+        List<KitKind> openings = p.kit().stream()
                 .filter(r -> !r.countsAsBall())
                 .flatMap(r -> view.kinds(p, r).stream())
                 .filter(k -> k.openingCm() != null)

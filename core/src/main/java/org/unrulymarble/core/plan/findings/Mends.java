@@ -82,7 +82,7 @@ final class Mends {
 
     /** A ball that is as wished, from what may stand in and is there. */
     Optional<Change> otherBall(Placed p, Mend.Kind kind, Predicate<KitKind> wish) {
-        for (KitRole role : p.ladder().kit(p.rung())) {
+        for (KitRole role : p.kit()) {
             if (!role.countsAsBall() || view.kinds(p, role).stream().allMatch(wish)) continue;
             List<Kit.Choice> choices = new ArrayList<>(view.setting().kit().standInsFor(role));
             view.setting()

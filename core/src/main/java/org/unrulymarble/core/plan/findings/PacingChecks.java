@@ -62,7 +62,7 @@ final class PacingChecks {
         Integer reps = p.reps();
         if (gate instanceof Gate.SoManyIn in)
             return in.reach() * p.rung().pace().hitSec() > in.inSec() + Rounding.SLACK;
-        if (gate.outOf() != null) return reps != null && p.rung().measure().byGoes() && gate.outOf() > reps;
+        if (gate.outOf() != null) return reps != null && GateOdds.measure(p).byGoes() && gate.outOf() > reps;
         return gate instanceof Gate.InARow && reps != null && gate.reach() > reps;
     }
 

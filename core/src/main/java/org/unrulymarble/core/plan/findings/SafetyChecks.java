@@ -134,7 +134,7 @@ final class SafetyChecks {
 
     private void mark(Placed p) {
         NetMark net = p.ladder().net();
-        Double stand = p.rung().standM();
+        Double stand = p.standM();
         if (net == null || stand == null || p.block().mark() != null) return;
         Planning.NetPreset preset = view.setting().planning().net(net.preset()).orElse(null);
         if (preset == null || stand <= 0 || stand > preset.distanceM()) return;

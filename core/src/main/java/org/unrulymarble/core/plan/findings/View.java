@@ -89,7 +89,7 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
 
     /** Rungs that somebody is on in this block. */
     List<Rung> rungsInUse(Placed p) {
-        List<Rung> rungs = new ArrayList<>(List.of(p.rung()));
+        List<Rung> rungs = new ArrayList<>(p.setRungs());
         if (p.block().rungBy() != Block.RungBy.ONE)
             for (PlanPupil pupil : p.members(setting)) {
                 Rung own = p.rungOf(pupil.id(), setting);
@@ -108,7 +108,7 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
 
     /** The kinds of ball in play, if any. */
     List<KitKind> balls(Placed p) {
-        return p.ladder().kit(p.rung()).stream()
+        return p.kit().stream()
                 .filter(KitRole::countsAsBall)
                 .flatMap(r -> kinds(p, r).stream())
                 .toList();
