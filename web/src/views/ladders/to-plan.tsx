@@ -9,9 +9,10 @@ import { useChosenClass } from "../../chosen-class";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
 import { day } from "../../words";
+import { inOrder } from "../plan/lesson-order";
 import { draftOf, edited } from "../plan/use-plan";
 
-/** Puts a rung at the end of one of the class's lessons and goes there. */
+/** Puts a rung at the end of the main part of one of the class's lessons and goes there. */
 export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
   return (
     <BlockToPlan
@@ -61,7 +62,8 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
     try {
       const before = await api<LessonView>("GET", `/lessons/${id}`);
       const draft = draftOf(before);
-      const lesson = await edited(id, draft.lesson, edits(v4()));
+      const block = v4();
+      const lesson = await edited(id, draft.lesson, edits(block));
       const after = await api<LessonView>("PUT", `/lessons/${id}`, {
         ...draft,
         version: before.version,
@@ -69,11 +71,12 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
       });
       client.setQueryData(lessonQuery(id).queryKey, after);
       client.invalidateQueries({ queryKey: ["lessons"] });
-      navigate(`/plan/${id}`);
+      navigate(`/plan/${id}`, { state: { block } });
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "Not put in", String(e)));
     }
   };
+  const { coming, before } = inOrder(known.data ?? []);
   return (
     <>
       {problem && (
@@ -83,7 +86,7 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
       )}
       {(known.data ?? []).length === 0 && <p>{chosen.name} has no lesson yet. Begin one under “Plan”.</p>}
       <ul className="space-y-1.5">
-        {known.data?.map((l) => (
+        {[...coming, ...before].map((l) => (
           <li key={l.id}>
             <button type="button" className="btn w-full justify-start" onClick={() => put(l.id)}>
               {l.name} · {day(l.onDay)} · {l.spaceName}

@@ -3,37 +3,48 @@ import { type FormEvent, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type Problem } from "../../api/client";
 import { lesson, lessons, spaces } from "../../api/queries";
-import type { LessonDoc, LessonView, SchoolClass, Space } from "../../api/types";
+import type { LessonDoc, LessonLine, LessonView, SchoolClass, Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count, day } from "../../words";
+import { day } from "../../words";
+import { texts } from "../../words/texts";
+import { Gone, LessonMore } from "./lesson-more";
+import { inOrder } from "./lesson-order";
 
-/** All lessons of the class in hand, and a new one. */
+const t = texts("plan");
+
+/** The lessons of the class in hand: what comes, what was, and a new one. */
 export function PlanList() {
   const { chosen } = useChosenClass();
   const all = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
   const rooms = useQuery(spaces);
   const [making, setMaking] = useState(false);
+  const [handled, setHandled] = useState<LessonLine>();
+  const [gone, setGone] = useState<LessonLine>();
   if (!chosen)
     return (
-      <Empty title="No class yet">
-        <p>A plan is made for a class in a room.</p>
+      <Empty title={t("lessons.noClass")}>
+        <p>{t("lessons.noClassWhy")}</p>
         <Link className="btn btn-main" to="/store">
-          Make the first class
+          {t("lessons.makeClass")}
         </Link>
       </Empty>
     );
-  if (all.isPending || rooms.isPending) return <Loading what="lessons" />;
+  if (all.isPending || rooms.isPending) return <Loading what={t("lessons.loading")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
+  const { coming, before } = inOrder(all.data);
+  const lines = (some: LessonLine[]) => (
+    <Lines lessons={some} nextId={coming[0]?.id} onMore={chosen.mayChange ? setHandled : undefined} />
+  );
   return (
     <>
       <div className="flex flex-wrap items-center gap-4">
-        <h1 className="mr-auto">Lessons of {chosen.name}</h1>
+        <h1 className="mr-auto">{t("lessons.of", { name: chosen.name })}</h1>
         {chosen.mayChange && (
           <button
             type="button"
@@ -41,38 +52,88 @@ export function PlanList() {
             onClick={() => setMaking(true)}
             disabled={rooms.data.length === 0}
           >
-            Plan a lesson
+            {t("lessons.plan")}
           </button>
         )}
       </div>
+      {gone && <Gone lesson={gone} onBack={() => setGone(undefined)} />}
       {rooms.data.length === 0 && (
         <p className="mt-3">
-          A plan needs a room: <Link to="/store">enter the first space</Link>.
+          {t("lessons.needsRoom")} <Link to="/store">{t("lessons.enterSpace")}</Link>
         </p>
       )}
       {all.data.length === 0 ? (
-        <Empty title="No lesson yet">
-          <p>A day, the minutes and a room are enough to begin; the clock works out the rest.</p>
+        <Empty title={t("lessons.none")}>
+          <p>{t("lessons.noneWhy")}</p>
         </Empty>
       ) : (
-        <ul className="mt-5 divide-y divide-rule border-y-2 border-ink">
-          {[...all.data].reverse().map((l) => (
-            <li key={l.id} className="flex flex-wrap items-baseline gap-x-4 py-2.5">
-              <span className="clock w-28 text-soft">{day(l.onDay)}</span>
-              <Link to={`/plan/${l.id}`} className="mr-auto font-semibold">
-                {l.name}
-              </Link>
-              <span className="text-soft">
-                {l.spaceName} · {l.minutes} min · {count(l.blocks, "block", "blocks")}
-              </span>
-            </li>
-          ))}
-        </ul>
+        <>
+          <h2 className="mt-6 mb-1">{t("lessons.coming")}</h2>
+          {coming.length === 0 ? <p className="text-soft">{t("lessons.nothingComing")}</p> : lines(coming)}
+          {before.length > 0 && <h2 className="mt-8 mb-1">{t("lessons.before")}</h2>}
+          {before.length > 0 && lines(before)}
+        </>
       )}
-      <Sheet title="A new lesson" open={making} onOpenChange={setMaking}>
+      <Sheet title={t("lessons.new")} open={making} onOpenChange={setMaking}>
         <NewLesson schoolClass={chosen} rooms={rooms.data} />
       </Sheet>
+      <Sheet title={handled?.name ?? ""} open={!!handled} onOpenChange={(open) => !open && setHandled(undefined)}>
+        {handled && (
+          <LessonMore
+            key={handled.id}
+            lesson={handled}
+            onDone={() => setHandled(undefined)}
+            onGone={() => {
+              setGone(handled);
+              setHandled(undefined);
+            }}
+          />
+        )}
+      </Sheet>
     </>
+  );
+}
+
+function Lines({
+  lessons: some,
+  nextId,
+  onMore,
+}: {
+  lessons: LessonLine[];
+  nextId: string | undefined;
+  onMore?: (lesson: LessonLine) => void;
+}) {
+  return (
+    <ul className="divide-y divide-rule border-y-2 border-ink">
+      {some.map((l) => (
+        <li key={l.id} className="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-2.5">
+          <span className="clock w-28 text-soft">{day(l.onDay)}</span>
+          <Link to={`/plan/${l.id}`} className="font-semibold">
+            {l.name}
+          </Link>
+          <span className="mr-auto text-soft">
+            {l.id === nextId && <strong className="text-ink">{t("lessons.next")}</strong>}
+            {l.taughtOn &&
+              (l.taughtOn === l.onDay ? t("lessons.taught") : t("lessons.taughtOn", { day: day(l.taughtOn) }))}
+            {!l.taughtOn && l.onDay < localDay() && t("lessons.notTaught")}
+          </span>
+          <span className="text-soft">
+            {t("lessons.line", { space: l.spaceName, minutes: l.minutes, blocks: l.blocks })}
+          </span>
+          {onMore && (
+            <button
+              type="button"
+              className="underline"
+              aria-label={t("lessons.moreOf", { name: l.name })}
+              onClick={() => onMore(l)}
+            >
+              {t("lessons.more")}
+            </button>
+          )}
+          {l.afterNote && <span className="basis-full pl-0 text-[0.95rem] text-soft sm:pl-32">{l.afterNote}</span>}
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -95,6 +156,7 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
       transitionSec: 30,
       silenced: [],
       blocks: [],
+      afterNote: null,
     },
   });
   const make = useMutation<LessonView, Problem>({
@@ -112,7 +174,7 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
   };
   return (
     <form onSubmit={send} className="space-y-4">
-      <Labelled label="Name" must={must("name")}>
+      <Labelled label={t("lessons.name")} must={must("name")}>
         {(ids) => (
           <input
             {...ids}
@@ -122,7 +184,7 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
           />
         )}
       </Labelled>
-      <Labelled label="Day" must={must("onDay")}>
+      <Labelled label={t("lessons.day")} must={must("onDay")}>
         {(ids) => (
           <input
             {...ids}
@@ -135,32 +197,32 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
       </Labelled>
       <p className="flex flex-wrap items-center gap-2">
         <NumberField
-          label="Minutes"
+          label={t("lessons.minutes")}
           value={doc.lesson.minutes}
           must={must("lesson.minutes")}
           onChange={(minutes) => setDoc({ ...doc, lesson: { ...doc.lesson, minutes: minutes as number } })}
         />
-        minutes in
+        <span>{t("lessons.minutesIn")}</span>
         <Choice
-          label="Space"
+          label={t("lessons.space")}
           value={doc.spaceId}
           options={rooms.map((r) => ({ value: r.id, text: r.name }))}
           onChange={(spaceId) => setDoc({ ...doc, spaceId })}
         />
-        for
+        <span>{t("lessons.for")}</span>
         <Choice
-          label="For whom"
+          label={t("lessons.forWhom")}
           value={doc.lesson.audience}
           options={[
             { value: "CLASS", text: schoolClass.name },
-            { value: "EACH_AT_HOME", text: "each at home" },
+            { value: "EACH_AT_HOME", text: t("lessons.eachAtHome") },
           ]}
           onChange={(audience) => setDoc({ ...doc, lesson: { ...doc.lesson, audience } })}
         />
       </p>
       {make.isError && make.error.errors.length === 0 && <Failed error={make.error} />}
       <button type="submit" className="btn btn-main" disabled={make.isPending}>
-        Plan it
+        {t("lessons.planIt")}
       </button>
     </form>
   );

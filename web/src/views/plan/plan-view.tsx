@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import { useParams } from "react-router";
+import { useLocation, useParams } from "react-router";
 import { v4 } from "uuid";
 import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
 import type { Block, Edit, Ladder, LessonView, Space } from "../../api/types";
@@ -12,6 +12,7 @@ import { Failed, Loading } from "../../ui/states";
 import { caution, deferring } from "../../words";
 import { RunButton } from "../run/run-button";
 import { AddBlock } from "./add-block";
+import { AfterNote, NoteBefore } from "./after-note";
 import { BlockList } from "./block-list";
 import { Figures } from "./figures";
 import { Findings } from "./findings";
@@ -48,7 +49,8 @@ function Editor({
 }) {
   const plan = usePlan(loaded);
   const { saved, draft, problem, change, changeLesson } = plan;
-  const [chosenId, setChosenId] = useState<string>();
+  // Whoever put a block in from elsewhere comes to it.
+  const [chosenId, setChosenId] = useState<string | undefined>(useLocation().state?.block);
   const [adding, setAdding] = useState(false);
   const readOnly = !loaded.mayChange;
   const blocks = draft.lesson.blocks;
@@ -128,6 +130,7 @@ function Editor({
 
       <LessonLine plan={plan} rooms={rooms} readOnly={readOnly} must={must} />
 
+      <NoteBefore classId={saved.classId} id={loaded.id} onDay={draft.onDay} />
       <Figures plan={saved.plan} atHome={atHome} />
       <Lane
         blocks={laneBlocks(saved.lesson, saved.plan, catalogue)}
@@ -169,6 +172,7 @@ function Editor({
               </button>
             </p>
           )}
+          <AfterNote plan={plan} readOnly={readOnly} must={must} />
           <div className="mt-8">
             <Gather view={saved} atHome={atHome} />
           </div>

@@ -5,10 +5,10 @@ import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
-import { localDay } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bell, clock, count, day } from "../../words";
+import { inOrder } from "../plan/lesson-order";
 import { completed } from "../pupils/found-in";
 import { RunButton } from "../run/run-button";
 
@@ -60,7 +60,7 @@ function NextLesson({ classId }: { classId: string }) {
   const all = useQuery(lessons(classId));
   if (all.isPending) return <Loading what="the next lesson" />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
-  const next = all.data.find((l) => l.onDay >= localDay());
+  const [next] = inOrder(all.data).coming;
   if (!next)
     return (
       <Empty title="Nothing planned from today on">

@@ -119,6 +119,55 @@ class LessonApiTest {
                 .containsExactly("edits[0].type");
     }
 
+    @Test
+    void a_lesson_is_copied_every_week_moved_with_the_later_ones_deleted_and_brought_back() {
+        String noted = lesson().replace("\"minutes\":20", "\"minutes\":20,\"afterNote\":\"Bring more socks\"");
+        Api.Answer first = api.post("/api/lessons", noted);
+        String path = path(first);
+        assertThat(first.body().at("/lesson/afterNote").stringValue()).isEqualTo("Bring more socks");
+
+        JsonNode copies = api.post(path + "/copies", "{\"onDay\":\"2027-01-12\",\"times\":3,\"everyDays\":7}")
+                .body();
+        assertThat(copies.valueStream().map(l -> l.get("onDay").stringValue()))
+                .containsExactly("2027-01-12", "2027-01-19", "2027-01-26");
+        assertThat(copies.valueStream().map(l -> l.get("afterNote"))).allMatch(JsonNode::isNull);
+
+        String second = "/api/lessons/" + copies.get(1).get("id").stringValue();
+        assertThat(api.post(second + "/shifted", "{\"days\":7,\"andLater\":true}")
+                        .body()
+                        .valueStream()
+                        .map(l -> l.get("onDay").stringValue()))
+                .containsExactly("2027-01-26", "2027-02-02");
+        assertThat(api.get(path).body().get("onDay")).isEqualTo(first.body().get("onDay"));
+
+        api.delete(second);
+        assertThat(api.get(second).status()).isEqualTo(404);
+        assertThat(api.get("/api/lessons?classId=" + turnstone).text()).doesNotContain(second.substring(13));
+        assertThat(api.post(second + "/back", "").body().get("onDay").stringValue())
+                .isEqualTo("2027-01-26");
+        assertThat(api.get(second).body().at("/lesson/blocks/0/id").stringValue())
+                .isEqualTo("b1");
+
+        assertThat(api.post(path + "/copies", "{\"times\":61}").badFields()).containsExactly("onDay", "times");
+        assertThat(api.post(path + "/shifted", "{\"days\":400}").badFields()).containsExactly("days");
+    }
+
+    @Test
+    void the_list_says_which_lessons_were_taught() {
+        JsonNode lessons = api.get("/api/lessons?classId=" + turnstone).body();
+
+        assertThat(lessons.valueStream()
+                        .filter(l -> l.get("name").stringValue().startsWith("Lesson "))
+                        .map(l -> l.get("taughtOn")))
+                .isNotEmpty()
+                .noneMatch(JsonNode::isNull);
+        assertThat(lessons.valueStream()
+                        .filter(l -> l.get("name").stringValue().startsWith("Sail loft"))
+                        .map(l -> l.get("taughtOn")))
+                .isNotEmpty()
+                .allMatch(JsonNode::isNull);
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -132,6 +181,9 @@ class LessonApiTest {
                 "DELETE /api/lessons/{lesson}",
                 "POST /api/lessons/{lesson}/mended",
                 "POST /api/lessons/{lesson}/edited",
+                "POST /api/lessons/{lesson}/copies",
+                "POST /api/lessons/{lesson}/shifted",
+                "POST /api/lessons/{lesson}/back",
                 "POST /api/runs"
             })
     void nothing_of_somebody_elses_class_is_to_be_had(String route) {
@@ -156,9 +208,11 @@ class LessonApiTest {
                         : path.endsWith("/edited")
                                 ? "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"b1\"}]}"
                                         .formatted(plan())
-                                : path.contains("/classes/")
-                                        ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
-                                        : lesson();
+                                : path.endsWith("/shifted")
+                                        ? "{\"days\":7}"
+                                        : path.contains("/classes/")
+                                                ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
+                                                : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 

@@ -116,6 +116,9 @@ class RoutesApiTest {
                 "POST /api/lessons/{id}/edited",
                 "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"x\"}]}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
+        bodies.put("POST /api/lessons/{id}/copies", "{\"onDay\":\"2027-01-12\"}");
+        bodies.put("POST /api/lessons/{id}/shifted", "{\"days\":7}");
+        bodies.put("POST /api/lessons/{id}/back", null);
         bodies.put("DELETE /api/lessons/{id}", null);
         bodies.put("GET /api/fits?classId=%s&spaceId=%s".formatted(classId, space), null);
         bodies.put("GET /api/fits/{ladderId}?classId=%s&spaceId=%s".formatted(classId, space), null);

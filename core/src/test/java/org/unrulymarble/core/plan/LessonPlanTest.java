@@ -165,12 +165,28 @@ class LessonPlanTest {
             assertThat(there).containsExactlyInAnyOrderElementsOf(ids);
         }
         assertThat(worked.keySet()).containsExactlyInAnyOrderElementsOf(ids);
-        // With an odd number one has no partner and works in both parts rather than standing idle.
-        assertThat(worked.values().stream().filter(n -> n > 1).count()).isEqualTo(pupils == 1 ? 0 : pupils % 2);
+        // With an odd number three share a spot, and work no less and no more than the others.
+        assertThat(worked.values()).containsOnly(1);
         long turnsPlayed = script.segments().stream()
                 .filter(s -> s.kind() == Segment.Kind.WORK && s.set() == 0)
                 .count();
         assertThat(turnsPlayed).isEqualTo(block.turns().size());
+    }
+
+    @Test
+    void taught_again_to_others_it_keeps_what_was_said_of_those_who_are_there() {
+        Block block = wall().with(d -> {
+            d.onlyPupilIds = List.of("ada", "ben");
+            d.variants = List.of(
+                    new Block.Variant("ada", Adaptation.SEATED, null),
+                    new Block.Variant("cleo", Adaptation.ONE_HAND, null));
+        });
+        Lesson again = lesson(block).again(Set.of("ben", "cleo"));
+
+        assertThat(again.blocks().get(0).onlyPupilIds()).containsExactly("ben");
+        assertThat(again.blocks().get(0).variants())
+                .extracting(Block.Variant::pupilId)
+                .containsExactly("cleo");
     }
 
     private static Block wall() {

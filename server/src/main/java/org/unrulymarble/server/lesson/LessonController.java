@@ -2,6 +2,7 @@ package org.unrulymarble.server.lesson;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -80,7 +81,12 @@ class LessonController {
         }
     }
 
-    /** A lesson in a list. */
+    /**
+     * A lesson in a list.
+     *
+     * @param taughtOn the last day on which it was run and recorded, or null
+     * @param afterNote what to remember of it, or null
+     */
     record LessonLine(
             UUID id,
             UUID classId,
@@ -89,11 +95,18 @@ class LessonController {
             String name,
             LocalDate onDay,
             int minutes,
-            int blocks) {}
+            int blocks,
+            LocalDate taughtOn,
+            String afterNote) {}
 
     @GetMapping
     List<LessonLine> all(@RequestParam(required = false) UUID classId) {
-        return lessons.all(classId).stream()
+        return lines(lessons.all(classId));
+    }
+
+    private List<LessonLine> lines(List<LessonService.Known> all) {
+        Map<UUID, LocalDate> taughtOn = lessons.taughtOn(all);
+        return all.stream()
                 .map(k -> new LessonLine(
                         k.id(),
                         k.roster().classId(),
@@ -102,7 +115,9 @@ class LessonController {
                         k.name(),
                         k.onDay(),
                         k.lesson().minutes(),
-                        k.lesson().blocks().size()))
+                        k.lesson().blocks().size(),
+                        taughtOn.get(k.id()),
+                        k.lesson().afterNote()))
                 .toList();
     }
 
@@ -138,6 +153,23 @@ class LessonController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable UUID id) {
         lessons.remove(id);
+    }
+
+    /** Takes a deletion back, for 30 days. */
+    @PostMapping("/{id}/back")
+    LessonLine back(@PathVariable UUID id) {
+        return lines(List.of(lessons.bringBack(id))).get(0);
+    }
+
+    @PostMapping("/{id}/copies")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<LessonLine> copy(@PathVariable UUID id, @RequestBody LessonService.Copies wanted) {
+        return lines(lessons.copy(id, wanted));
+    }
+
+    @PostMapping("/{id}/shifted")
+    List<LessonLine> shift(@PathVariable UUID id, @RequestBody LessonService.Shift wanted) {
+        return lines(lessons.shift(id, wanted));
     }
 
     private static LessonView view(LessonService.Ready ready) {

@@ -37,13 +37,14 @@ class LessonNames implements Exported, Erased {
     @Override
     @Transactional(readOnly = true)
     public void ofClass(UUID classId, Consumer<Object> row) {
-        of(classId)
+        of(classId).stream()
+                .filter(l -> !l.isGone())
                 .forEach(l ->
                         row.accept(new LessonOut(l.id(), l.name(), l.onDay(), l.spaceId(), json.readTree(l.plan()))));
     }
 
     private List<LessonRow> of(UUID classId) {
-        return rows.findByClassIdInOrderByOnDayAscNameAsc(List.of(classId));
+        return rows.findByClassId(classId);
     }
 
     @Override

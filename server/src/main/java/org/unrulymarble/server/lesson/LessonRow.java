@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -29,6 +30,9 @@ class LessonRow {
 
     @Version
     private long version;
+
+    /** When it was deleted, or null; for some weeks it can come back. */
+    private Instant goneAt;
 
     protected LessonRow() {}
 
@@ -66,6 +70,18 @@ class LessonRow {
 
     String plan() {
         return plan;
+    }
+
+    void gone(Instant at) {
+        goneAt = at;
+    }
+
+    boolean isGone() {
+        return goneAt != null;
+    }
+
+    void day(LocalDate other) {
+        onDay = other;
     }
 
     long version() {

@@ -1,8 +1,13 @@
 package org.unrulymarble.server.lesson;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -37,6 +42,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class LessonService {
 
+    private static final Duration COMES_BACK_FOR = Duration.ofDays(30);
+
     private final LessonRows rows;
     private final ClassAccess access;
     private final Spaces spaces;
@@ -46,6 +53,7 @@ public class LessonService {
     private final Planning planning;
     private final JsonMapper json;
     private final Clock clock;
+    private final LessonRuns runs;
 
     LessonService(
             LessonRows rows,
@@ -56,7 +64,9 @@ public class LessonService {
             RecordService records,
             Planning planning,
             JsonMapper json,
-            Clock clock) {
+            Clock clock,
+            LessonRuns runs) {
+        this.runs = runs;
         this.kit = kit;
         this.records = records;
         this.planning = planning;
@@ -72,6 +82,27 @@ public class LessonService {
     public record Known(
             UUID id, long version, String name, LocalDate onDay, Lesson lesson, Roster roster, SpaceRow space) {}
 
+    /** @param classId null for the lesson's own class; times 1 to 60, each everyDays (0 to 366) after the one before */
+    record Copies(UUID classId, LocalDate onDay, Integer times, Integer everyDays) {
+        Copies {
+            times = times == null ? (Integer) 1 : times;
+            everyDays = everyDays == null ? (Integer) 7 : everyDays;
+            new Checks()
+                    .required("onDay", onDay)
+                    .range("times", times, 1, 60)
+                    .range("everyDays", everyDays, 0, 366)
+                    .done();
+        }
+    }
+
+    /** @param days forwards, or back where below 0; -366 to 366. @param andLater whether the class's later lessons move along */
+    record Shift(Integer days, Boolean andLater) {
+        Shift {
+            andLater = andLater != null && andLater;
+            new Checks().range("days", days, -366, 366).done();
+        }
+    }
+
     /** A lesson, and all that it is planned for as that stands now. */
     public record Ready(Known known, Setting setting) {}
 
@@ -80,7 +111,7 @@ public class LessonService {
     List<Known> all(UUID classId) {
         List<SchoolClass> classes = classId == null ? access.mine() : List.of(access.see(classId));
         return rows
-                .findByClassIdInOrderByOnDayAscNameAsc(
+                .findByClassIdInAndGoneAtNullOrderByOnDayAscNameAsc(
                         classes.stream().map(SchoolClass::id).toList())
                 .stream()
                 .map(this::known)
@@ -90,7 +121,7 @@ public class LessonService {
     /** @throws NotFound also for a lesson of somebody else's class */
     @Transactional(readOnly = true)
     public Known see(UUID id) {
-        return known(rows.findById(id).orElseThrow(NotFound::new));
+        return known(row(id));
     }
 
     @Transactional(readOnly = true)
@@ -106,16 +137,93 @@ public class LessonService {
 
     /** @throws Stale when it was changed since; nothing is saved then */
     Ready change(UUID id, LessonDoc doc) {
-        LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
+        LessonRow row = row(id);
         access.teach(row.classId());
         Stale.unless(row.version(), doc.version());
         return save(row, doc);
     }
 
+    /** For some weeks it can come back; those that went before are dropped for good. */
     void remove(UUID id) {
+        LessonRow row = row(id);
+        access.teach(row.classId());
+        Instant now = clock.instant();
+        row.gone(now);
+        rows.deleteByGoneAtBefore(now.minus(COMES_BACK_FOR));
+    }
+
+    /** Takes a deletion back. */
+    Known bringBack(UUID id) {
         LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
         access.teach(row.classId());
-        rows.delete(row);
+        row.gone(null);
+        return known(row);
+    }
+
+    /**
+     * Copies of a lesson, for the same class or another of the asker's.
+     *
+     * @throws NotFound for a class that the asker does not teach
+     */
+    List<Known> copy(UUID id, Copies wanted) {
+        Known first = see(id);
+        SchoolClass to = access.teach(wanted.classId() == null ? first.roster().classId() : wanted.classId());
+        Set<String> pupilIds = to.pupils().stream().map(p -> p.id().toString()).collect(Collectors.toSet());
+        String plan = json.writeValueAsString(first.lesson().again(pupilIds));
+        List<Known> made = new ArrayList<>();
+        for (int n = 0; n < wanted.times(); n++) {
+            LessonRow row = new LessonRow(UUID.randomUUID(), to.id());
+            row.change(
+                    first.name(),
+                    wanted.onDay().plusDays((long) n * wanted.everyDays()),
+                    first.space().id(),
+                    plan);
+            made.add(known(rows.save(row)));
+        }
+        return made;
+    }
+
+    /** Moves a lesson by so many days, and those of its class on the same day or later with it if so wanted; what was taught stays. */
+    List<Known> shift(UUID id, Shift wanted) {
+        LessonRow first = row(id);
+        access.teach(first.classId());
+        LocalDate from = first.onDay();
+        List<LessonRow> all = wanted.andLater()
+                ? rows.findByClassIdInAndGoneAtNullOrderByOnDayAscNameAsc(List.of(first.classId())).stream()
+                        .filter(l -> !l.onDay().isBefore(from))
+                        .toList()
+                : List.of(first);
+        Map<UUID, LocalDate> taught =
+                runs.recordedOn(all.stream().map(LessonRow::id).toList());
+        return all.stream()
+                .filter(l -> !taught.containsKey(l.id()))
+                .peek(l -> l.day(l.onDay().plusDays(wanted.days())))
+                .map(this::known)
+                .toList();
+    }
+
+    /**
+     * The days on which lessons were taught; those that were not are absent. One of an earlier day that was never run here was taught where the class
+     * has results of that day: they came from paper.
+     */
+    @Transactional(readOnly = true)
+    Map<UUID, LocalDate> taughtOn(List<Known> lessons) {
+        Map<UUID, LocalDate> taught =
+                new HashMap<>(runs.recordedOn(lessons.stream().map(Known::id).toList()));
+        LocalDate today = LocalDate.now(clock);
+        Map<UUID, List<Known>> unknown = lessons.stream()
+                .filter(l -> l.onDay().isBefore(today) && !taught.containsKey(l.id()))
+                .collect(Collectors.groupingBy(l -> l.roster().classId()));
+        unknown.forEach((classId, past) -> {
+            Set<LocalDate> days = records.daysWithResults(
+                    classId, past.stream().map(Known::onDay).collect(Collectors.toSet()));
+            past.stream().filter(l -> days.contains(l.onDay())).forEach(l -> taught.put(l.id(), l.onDay()));
+        });
+        return taught;
+    }
+
+    private LessonRow row(UUID id) {
+        return rows.findByIdAndGoneAtNull(id).orElseThrow(NotFound::new);
     }
 
     /** A class in a space, before there is a lesson. */
@@ -156,7 +264,7 @@ public class LessonService {
      */
     @Transactional(readOnly = true)
     Lesson mended(UUID id, Long version, String finding) {
-        LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
+        LessonRow row = row(id);
         access.teach(row.classId());
         Stale.unless(row.version(), version);
         Known known = known(row);
@@ -171,7 +279,7 @@ public class LessonService {
      */
     @Transactional(readOnly = true)
     Lesson edited(UUID id, Lesson lesson, List<Edit> edits) {
-        LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
+        LessonRow row = row(id);
         SchoolClass schoolClass = access.teach(row.classId());
         SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
         Setting setting = setting(schoolClass, space, Standings.NONE);

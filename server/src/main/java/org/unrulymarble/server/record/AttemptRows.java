@@ -47,6 +47,9 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
     Stream<AttemptRow> streamByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
 
+    @Query("select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck")
+    Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days);
+
     long countByPupilId(UUID pupilId);
 
     @Query("select p.id from Pupil p where p.schoolClass.id = :classId")

@@ -1,6 +1,7 @@
 package org.unrulymarble.server.record;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -140,6 +141,12 @@ public class RecordService {
             far.accept(to);
         }
         ladderRecords.changed(classId, keys(fresh));
+    }
+
+    /** Those of some days on which a class has results. */
+    @Transactional(readOnly = true)
+    public Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days) {
+        return rows.daysWithResults(classId, days);
     }
 
     /** Where a class stands on some ladders, as a plan needs it. */

@@ -1,10 +1,12 @@
 package org.unrulymarble.server.run;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface RunRows extends JpaRepository<RunRow, UUID> {
 
@@ -15,4 +17,15 @@ interface RunRows extends JpaRepository<RunRow, UUID> {
     Optional<RunRow> findFirstByLessonIdAndFinishedFalse(UUID lessonId);
 
     Optional<RunRow> findByWallCodeAndFinishedFalse(String wallCode);
+
+    /** A lesson, and the last day on which it was run to its end. */
+    interface Recorded {
+        UUID getLessonId();
+
+        LocalDate getOnDay();
+    }
+
+    @Query(
+            "select r.lessonId as lessonId, max(r.onDay) as onDay from RunRow r where r.finished and r.lessonId in :lessonIds group by r.lessonId")
+    List<Recorded> recorded(Collection<UUID> lessonIds);
 }

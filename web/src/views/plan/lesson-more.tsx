@@ -1,0 +1,168 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, type ReactNode, useState } from "react";
+import { api, type Problem } from "../../api/client";
+import type { LessonLine } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
+import { daysBetween, plusDays } from "../../local-day";
+import { Choice } from "../../ui/choice";
+import { NumberField } from "../../ui/fields";
+import { Failed } from "../../ui/states";
+import { day } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("plan");
+
+/** What can be done with a whole lesson: copied once or every week, moved with all later ones, deleted. */
+export function LessonMore(props: { lesson: LessonLine; onDone: () => void; onGone: () => void }) {
+  return (
+    <div className="space-y-6">
+      <CopyLesson {...props} />
+      <MoveLesson {...props} />
+      <DeleteLesson {...props} />
+    </div>
+  );
+}
+
+/** A change of the list of lessons. */
+function useLessons<Sent>(send: (sent: Sent) => Promise<unknown>, then: () => void) {
+  const client = useQueryClient();
+  return useMutation<unknown, Problem, Sent>({
+    mutationFn: send,
+    onSuccess: () => {
+      client.invalidateQueries({ queryKey: ["lessons"] });
+      client.invalidateQueries({ queryKey: ["lesson"] });
+      then();
+    },
+  });
+}
+
+function Part({ title, onSend, children }: { title: string; onSend: () => void; children: ReactNode }) {
+  const send = (e: FormEvent) => {
+    e.preventDefault();
+    onSend();
+  };
+  return (
+    <form onSubmit={send} aria-label={title}>
+      <h3 className="font-bold">{title}</h3>
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-2">{children}</div>
+    </form>
+  );
+}
+
+function CopyLesson({ lesson }: { lesson: LessonLine }) {
+  const { all } = useChosenClass();
+  const [classId, setClassId] = useState(lesson.classId);
+  const [onDay, setOnDay] = useState(plusDays(lesson.onDay, WEEK));
+  const [times, setTimes] = useState<number | null>(1);
+  const [everyDays, setEveryDays] = useState<number | null>(WEEK);
+  const copy = useLessons(
+    () => api("POST", `/lessons/${lesson.id}/copies`, { classId, onDay, times, everyDays }),
+    () => undefined,
+  );
+  const mine = all.filter((c) => c.mayChange);
+  return (
+    <Part title={t("lessons.copy")} onSend={() => copy.mutate(undefined)}>
+      <DayField label={t("lessons.copyOn")} value={onDay} onChange={setOnDay} />
+      <NumberField
+        label={t("lessons.times")}
+        unit={t("lessons.timesEvery")}
+        value={times}
+        must={copy.error?.must("times")}
+        onChange={setTimes}
+      />
+      <NumberField
+        label={t("lessons.daysApart")}
+        unit={t("lessons.daysApart")}
+        value={everyDays}
+        must={copy.error?.must("everyDays")}
+        onChange={setEveryDays}
+      />
+      {mine.length > 1 && (
+        <Choice
+          label={t("lessons.forClass")}
+          value={classId}
+          options={mine.map((c) => ({ value: c.id, text: c.name }))}
+          onChange={setClassId}
+        />
+      )}
+      <button type="submit" className="btn btn-main" disabled={copy.isPending}>
+        {t("lessons.copyIt")}
+      </button>
+      <p className="basis-full text-sm text-soft">{t("lessons.repeat")}</p>
+      {copy.isSuccess && (
+        <p role="status" className="basis-full font-semibold">
+          {t("lessons.copied", { n: times ?? 1, day: day(onDay) })}
+        </p>
+      )}
+      {copy.isError && copy.error.errors.length === 0 && <Failed error={copy.error} />}
+    </Part>
+  );
+}
+
+function MoveLesson({ lesson, onDone }: { lesson: LessonLine; onDone: () => void }) {
+  const [onDay, setOnDay] = useState(plusDays(lesson.onDay, WEEK));
+  const [andLater, setAndLater] = useState(false);
+  const move = useLessons(
+    () => api("POST", `/lessons/${lesson.id}/shifted`, { days: daysBetween(lesson.onDay, onDay), andLater }),
+    onDone,
+  );
+  if (lesson.taughtOn) return null;
+  return (
+    <Part title={t("lessons.move")} onSend={() => move.mutate(undefined)}>
+      <DayField label={t("lessons.moveTo")} value={onDay} onChange={setOnDay} />
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={andLater}
+          onChange={(e) => setAndLater(e.target.checked)}
+        />
+        {t("lessons.andLater")}
+      </label>
+      <button type="submit" className="btn" disabled={move.isPending}>
+        {t("lessons.moveIt")}
+      </button>
+      <p className="basis-full text-sm text-soft">{t("lessons.taughtStays")}</p>
+      {move.isError && <Failed error={move.error} />}
+    </Part>
+  );
+}
+
+function DeleteLesson({ lesson, onGone }: { lesson: LessonLine; onGone: () => void }) {
+  const remove = useLessons(() => api("DELETE", `/lessons/${lesson.id}`), onGone);
+  return (
+    <Part title={t("lessons.delete")} onSend={() => remove.mutate(undefined)}>
+      <button type="submit" className="btn" disabled={remove.isPending}>
+        {t("lessons.deleteIt")}
+      </button>
+      <span className="text-sm text-soft">{t("lessons.forDays")}</span>
+      {remove.isError && <Failed error={remove.error} />}
+    </Part>
+  );
+}
+
+/** A lesson that was deleted a moment ago. */
+export function Gone({ lesson, onBack }: { lesson: LessonLine; onBack: () => void }) {
+  const back = useLessons(() => api("POST", `/lessons/${lesson.id}/back`), onBack);
+  return (
+    <div role="status" className="mt-4 flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-4">
+      <span>{t("lessons.gone", { name: lesson.name })}</span>
+      <button type="button" className="btn" disabled={back.isPending} onClick={() => back.mutate(undefined)}>
+        {t("lessons.back")}
+      </button>
+      <span className="text-sm text-soft">{t("lessons.forDays")}</span>
+      {back.isError && <Failed error={back.error} />}
+    </div>
+  );
+}
+
+function DayField({ label, value, onChange }: { label: string; value: string; onChange: (day: string) => void }) {
+  return (
+    <label className="flex items-center gap-2">
+      {label}
+      <input type="date" className="field" value={value} onChange={(e) => e.target.value && onChange(e.target.value)} />
+    </label>
+  );
+}
+
+const WEEK = 7;
