@@ -184,7 +184,10 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
   if (block.kind === "TALK" || block.kind === "WATER")
     return block.note ?? (d.type === "CLOCK" ? `${d.workSec} s` : "");
   const sets = count(block.sets, "set", "sets");
-  const last = block.optionalLast ? ", the last one for who wants it" : "";
+  const { optionalSets } = block;
+  const all = block.sets === 1 ? ", for who wants it" : ", all for who wants them";
+  const some = optionalSets === 1 ? ", the last one for who wants it" : `, the last ${optionalSets} for who wants them`;
+  const last = optionalSets === 0 ? "" : optionalSets >= block.sets ? all : some;
   const each = plan && plan.sides === 2 ? " each side" : plan?.mixedSides ? " both sides in turn" : "";
   const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
   const own =
@@ -194,7 +197,7 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
       case "CLOCK":
         return `${d.workSec} s`;
       case "COUNT":
-        return `${d.reps} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
+        return `${[...d.orReps, d.reps].join(", ")} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
       case "GATE":
         return `until ${rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : "the gate"}, ${d.limitSec} s at most`;
       case "STAIRCASE":

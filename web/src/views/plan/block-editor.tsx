@@ -1,4 +1,5 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
+import { useState } from "react";
 import type { Block, BlockPlan, Edit, Ladder, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
@@ -262,6 +263,11 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
       return (
         <>
           {number("reps", t("dose.count"), undefined, 1)}
+          <OrFewer
+            value={dose.orReps}
+            must={must("dose.orReps")}
+            onChange={(orReps) => onChange({ ...block, dose: { ...dose, orReps } }, "orReps")}
+          />
           <span>{t("dose.unitAt", { unit: rung.unit })}</span>
           {number("secPerRep", t("dose.pace"), t("dose.secEach"), 0.1)}
           {plan && <span>{t("dose.inAll", { sec: plan.workSec })}</span>}
@@ -291,6 +297,38 @@ function DoseNumbers({ block, rung, plan, must, onChange }: Props) {
         </>
       );
   }
+}
+
+/** Counts that each may choose instead, as they are typed: "20, 30". */
+function OrFewer({
+  value,
+  must,
+  onChange,
+}: {
+  value: number[];
+  must: string | undefined;
+  onChange: (counts: number[]) => void;
+}) {
+  const [text, setText] = useState(value.join(", "));
+  return (
+    <input
+      className="field w-44"
+      aria-label={t("dose.orFewer")}
+      aria-invalid={!!must}
+      placeholder={t("dose.orFewerWhat")}
+      inputMode="text"
+      value={text}
+      onChange={(e) => {
+        setText(e.target.value);
+        onChange(
+          e.target.value
+            .split(/[\s,;]+/)
+            .filter(Boolean)
+            .map(Number),
+        );
+      }}
+    />
+  );
 }
 
 function SideChoice({ block, rung, onChange }: Props) {

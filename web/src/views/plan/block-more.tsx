@@ -17,13 +17,12 @@ export function BlockMore(props: EditorProps) {
   const { block, rung, onChange, onEdit } = props;
   // One that the rung does not allow any more is shown too, so that it can be taken out.
   const modifiers = [...rung.modifiers, ...block.modifiers.filter((m) => !rung.modifiers.includes(m))];
-  const tick = (label: string, on: boolean, change: Partial<Block>, disabled = false) => (
-    <label className={`flex items-center gap-1.5 ${disabled ? "text-soft" : ""}`}>
+  const tick = (label: string, on: boolean, change: Partial<Block>) => (
+    <label className="flex items-center gap-1.5">
       <input
         type="checkbox"
         className="size-4 accent-ink"
         checked={on}
-        disabled={disabled}
         onChange={() => onChange({ ...block, ...change }, label)}
       />
       {label}
@@ -33,12 +32,15 @@ export function BlockMore(props: EditorProps) {
     <div className="space-y-2.5 text-[0.95rem]">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         {tick(t("more.collect"), block.counted, { counted: !block.counted })}
-        {tick(
-          t("more.optional"),
-          block.optionalLast,
-          { optionalLast: !block.optionalLast },
-          block.sets < 2 && !block.optionalLast,
-        )}
+        <Choice
+          label={t("more.optional")}
+          value={String(block.optionalSets)}
+          options={Array.from({ length: Math.min(block.sets, MOST_SETS) + 1 }, (_, n) => ({
+            value: String(n),
+            text: t("more.optionalSets", { n, sets: block.sets }),
+          }))}
+          onChange={(n) => onChange({ ...block, optionalSets: Number(n) }, "optionalSets")}
+        />
         {tick(t("more.beat"), block.beat, { beat: !block.beat })}
         {block.sayChange && (
           <label className="flex items-center gap-1.5">
@@ -83,6 +85,8 @@ export function BlockMore(props: EditorProps) {
     </div>
   );
 }
+
+const MOST_SETS = 12;
 
 /** Whether something in the folded part is not as the ladder says. */
 function differs(b: Block): boolean {

@@ -174,7 +174,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     !!turnOn &&
     !!script.blocks[turnOn.block]?.turns[turnOn.turn]?.crews.some((c) => c.workers.some((w) => watched.includes(w)));
   const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === segment?.block).map((s) => s.set));
-  const optionalNow = !!segment && !!script.blocks[segment.block]?.optionalLast && segment.set === sets - 1 && sets > 1;
+  const optionalNow = !!segment && segment.set >= sets - (script.blocks[segment.block]?.optionalSets ?? 0);
   const startSec = segment ? segment.startSec + position.offsetMs / 1000 : endOf(run);
   const call =
     playing && segment

@@ -161,10 +161,13 @@ class LessonApiTest {
                         .map(l -> l.get("taughtOn")))
                 .isNotEmpty()
                 .noneMatch(JsonNode::isNull);
-        assertThat(lessons.valueStream()
-                        .filter(l -> l.get("name").stringValue().startsWith("Sail loft"))
+        String planned = api.post("/api/lessons", lesson()).body().get("id").stringValue();
+        assertThat(api.get("/api/lessons?classId=" + turnstone)
+                        .body()
+                        .valueStream()
+                        .filter(l -> l.get("id").stringValue().equals(planned))
                         .map(l -> l.get("taughtOn")))
-                .isNotEmpty()
+                .hasSize(1)
                 .allMatch(JsonNode::isNull);
     }
 

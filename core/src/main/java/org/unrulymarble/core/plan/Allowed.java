@@ -52,6 +52,13 @@ public final class Allowed {
                     Fault.Rule.ONE_OF,
                     "reach alone");
         });
+        checks.that(
+                !(block.dose() instanceof BlockDose.ByCount count
+                        && !count.orReps().isEmpty()
+                        && byTries(block, ladder)),
+                at + "dose.orReps",
+                Fault.Rule.ONE_OF,
+                "none: of so many is counted here, and all need as many");
         for (int k = 0; k < block.laterRungIds().size(); k++)
             checks.that(
                     goesAfter(block, ladder, block.laterRungIds().get(k)),
@@ -63,6 +70,13 @@ public final class Allowed {
                 at + "mark",
                 Fault.Rule.ONE_OF,
                 "none: this task is not played at a wall");
+    }
+
+    /** Whether a share of so many goes is what is scored. */
+    private static boolean byTries(Block block, Ladder ladder) {
+        Measure own = ladder.rung(block.rungId()).map(Rung::measure).orElse(null);
+        Measure measure = block.measure() == null ? own : block.measure();
+        return measure != null && measure.compared() == Measure.Compared.BY_TRIES;
     }
 
     /** Whether another set of the block may be on this rung: it has turns for the same sides. */

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.plan;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.List;
 import java.util.function.Consumer;
@@ -72,15 +73,26 @@ public record Block(
     /**
      * How much of it.
      *
-     * @param optionalLast whether the last set is for those who want it
+     * @param optionalLast as older plans write one optional set; null ever after
+     * @param optionalSets how many of the sets, the last ones, are for those who want them; all of them at most
      * @param rest fixed, as needed ({@code restSec} is then an estimate), or none
      * @param waitIsRest rest school: whether waiting for the others' turns counts as rest
      */
     public record Amount(
-            BlockDose dose, Integer sets, Boolean optionalLast, Rest rest, Integer restSec, Boolean waitIsRest) {
+            BlockDose dose,
+            Integer sets,
+
+            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+            Boolean optionalLast,
+
+            Integer optionalSets,
+            Rest rest,
+            Integer restSec,
+            Boolean waitIsRest) {
 
         public Amount {
-            optionalLast = optionalLast != null && optionalLast;
+            if (optionalSets == null) optionalSets = optionalLast != null && optionalLast ? 1 : 0;
+            optionalLast = null;
             rest = rest == null ? Rest.FIXED : rest;
         }
     }
@@ -275,8 +287,8 @@ public record Block(
         if (words.note() != null) checks.text("note", words.note(), 200);
         if (kind != Kind.TASK && dose != null)
             checks.that(dose.type() == BlockDose.Type.CLOCK, "dose.type", Fault.Rule.ONE_OF, "CLOCK");
-        if (sets != null && (amount.optionalLast() || words.cue() == Cue.AFTER_A_TRY))
-            checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
+        if (sets != null && words.cue() == Cue.AFTER_A_TRY) checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
+        if (sets != null) checks.range("optionalSets", amount.optionalSets(), 0, Math.max(0, sets));
         checks.done();
     }
 
@@ -351,8 +363,8 @@ public record Block(
         return amount.sets();
     }
 
-    public Boolean optionalLast() {
-        return amount.optionalLast();
+    public Integer optionalSets() {
+        return amount.optionalSets();
     }
 
     public Rest rest() {

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.measure.OnMiss;
@@ -62,13 +63,36 @@ public sealed interface BlockDose {
         }
     }
 
-    /** So many, 1 to 1,000, at a planning pace of so many seconds each. */
-    record ByCount(Integer reps, Double secPerRep) implements BlockDose {
+    /**
+     * So many, 1 to 1,000, at a planning pace of so many seconds each.
+     *
+     * @param orReps fewer that may be chosen instead, 1 to reps, each once, at most 5; empty where all do as many
+     */
+    record ByCount(Integer reps, Double secPerRep, List<Integer> orReps) implements BlockDose {
         public ByCount {
-            new Checks()
+            orReps = orReps == null ? List.of() : orReps;
+            Checks checks = new Checks()
                     .range("reps", reps, 1, 1000)
                     .range("secPerRep", secPerRep, 0, Checks.MAX_SEC)
-                    .done();
+                    .entries("orReps", orReps, 0, 5);
+            for (int i = 0; i < orReps.size(); i++)
+                checks.range("orReps[" + i + "]", orReps.get(i), 1, reps == null ? 1000 : reps);
+            checks.done();
+            orReps = orReps.stream()
+                    .filter(r -> !r.equals(reps))
+                    .distinct()
+                    .sorted()
+                    .toList();
+        }
+
+        /** As many for everyone. */
+        public ByCount(Integer reps, Double secPerRep) {
+            this(reps, secPerRep, List.of());
+        }
+
+        /** The same at another pace. */
+        ByCount at(double otherSecPerRep) {
+            return new ByCount(reps, otherSecPerRep, orReps);
         }
 
         @Override

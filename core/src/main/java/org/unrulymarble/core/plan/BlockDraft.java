@@ -24,7 +24,7 @@ public final class BlockDraft {
     public List<Modifier> modifiers = List.of();
     public BlockDose dose;
     public int sets = 1;
-    public boolean optionalLast;
+    public int optionalSets;
     public Block.SideChoice sides = Block.SideChoice.EACH;
     public Block.SideOrder sideOrder = Block.SideOrder.ONE_THEN_OTHER;
     public int setupSec;
@@ -68,7 +68,7 @@ public final class BlockDraft {
         modifiers = b.modifiers();
         dose = b.dose();
         sets = b.sets();
-        optionalLast = b.optionalLast();
+        optionalSets = b.optionalSets();
         sides = b.sides();
         sideOrder = b.sideOrder();
         setupSec = b.setupSec();
@@ -163,7 +163,7 @@ public final class BlockDraft {
         standM = null;
         target = null;
         modifiers = modifiers.stream().filter(m -> to.modifiers().contains(m)).toList();
-        if (dose instanceof BlockDose.ByCount count) dose = BlockDose.byCount(count.reps(), secPerTry(to));
+        if (dose instanceof BlockDose.ByCount count) dose = count.at(secPerTry(to));
         if (dose instanceof BlockDose.ByStaircase stairs
                 && from != null
                 && stairs.stairs().equals(from.doses().staircase().stairs())) {
@@ -206,7 +206,7 @@ public final class BlockDraft {
                 kind,
                 new Block.Work(
                         ladderId, rungId, rungBy, modifiers, sides, sideOrder, attitude, beat, reverses, laterRungIds),
-                new Block.Amount(dose, sets, optionalLast, rest, restSec, waitIsRest),
+                new Block.Amount(dose, sets, null, optionalSets, rest, restSec, waitIsRest),
                 new Block.Around(setupSec, explainSec, countInSec, sideSwapSec, turnSwapSec),
                 new Block.Words(cue, sayChange, note),
                 new Block.Scoring(counted, gate, measure),

@@ -25,7 +25,7 @@ import org.unrulymarble.core.place.Spots;
  * @param partsToRotate how often a spot's crew changes parts
  * @param workingAtOnce pupils doing the counted work in a full wave; {@code helping} the others at the spots
  * @param waiting pupils who wait for a spot while the first wave is at it
- * @param optionalSec what the optional last round takes, 0 without one
+ * @param optionalSec what the optional rounds take, 0 without one
  * @param spots where they work, null for time that is no task
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
@@ -153,8 +153,10 @@ public record BlockPlan(
     }
 
     private static long optionalSec(Block block, List<Stretch> sets, LessonClock.BlockClock clock) {
-        if (!block.optionalLast() || sets.size() < 2) return 0;
-        return clock.endSec() - sets.get(sets.size() - 2).endSec();
+        int asked = sets.size() - block.optionalSets();
+        if (block.optionalSets() == 0 || sets.isEmpty()) return 0;
+        return clock.endSec()
+                - (asked == 0 ? clock.startSec() : sets.get(asked - 1).endSec());
     }
 
     private static List<OnRung> onRungs(Placed p, Setting setting) {

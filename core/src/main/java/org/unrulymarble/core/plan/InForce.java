@@ -1,5 +1,6 @@
 package org.unrulymarble.core.plan;
 
+import java.util.List;
 import java.util.Set;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Family;
@@ -33,6 +34,7 @@ final class InForce {
                     case SELF_PACED -> Figures.Until.ALONE;
                 },
                 p.reps(),
+                dose instanceof BlockDose.ByCount count ? count.orReps() : List.of(),
                 p.workSec(),
                 measure(p, rung),
                 gate(p, rung),

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.run;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.clock.Segment;
@@ -46,7 +47,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
      * @param beatSec seconds from beat to beat, or null without one
      * @param tryFirst whether the first set is to find out
      * @param counted whether results are collected
-     * @param optionalLast whether the last set is for those who want it
+     * @param optionalLast as older runs say one optional set; null ever after
+     * @param optionalSets how many of the sets, the last ones, are for those who want them
      * @param steps what is done one after the other, in order
      * @param note the teacher's own words, or null
      * @param ball what it is played with, in words, or null
@@ -71,7 +73,11 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
             int workSec,
             boolean timeIsLimit,
             boolean counted,
-            boolean optionalLast,
+
+            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+            Boolean optionalLast,
+
+            Integer optionalSets,
             List<String> steps,
             String note,
             String ball,
@@ -84,6 +90,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
         /** Scripts of older runs have only tasks, everyone on one rung, and nothing otherwise. */
         public ScriptBlock {
             kind = kind == null ? BlockKind.TASK : kind;
+            if (optionalSets == null) optionalSets = optionalLast != null && optionalLast ? 1 : 0;
+            optionalLast = null;
             rungOf = rungOf == null ? Map.of() : Map.copyOf(rungOf);
             rungs = rungs == null ? List.of() : List.copyOf(rungs);
             steps = steps == null ? List.of() : List.copyOf(steps);
@@ -111,6 +119,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
                     timeIsLimit,
                     counted,
                     optionalLast,
+                    optionalSets,
                     steps,
                     note,
                     ball,

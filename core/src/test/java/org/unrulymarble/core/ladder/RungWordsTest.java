@@ -63,6 +63,7 @@ class RungWordsTest {
                         r,
                         until,
                         until == Figures.Until.COUNT ? (Integer) 12 : null,
+                        until == Figures.Until.COUNT ? List.of(8) : List.of(),
                         75,
                         f.measure(),
                         f.gate(),

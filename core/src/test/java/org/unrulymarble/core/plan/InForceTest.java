@@ -1,6 +1,7 @@
 package org.unrulymarble.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.function.Consumer;
@@ -134,6 +135,33 @@ class InForceTest {
     }
 
     /** 5 waves of 60 s: each waits for 4 others, with their count-in of 5 s and 10 s to change places. */
+    @Test
+    void as_many_as_you_like_of_some_is_said_with_all_of_them_and_timed_by_the_most() {
+        Lesson lesson = World.lesson(
+                40,
+                World.task(
+                        "finger-wake",
+                        World.CATALOGUE
+                                .ladder("finger-wake")
+                                .orElseThrow()
+                                .rungs()
+                                .get(0)
+                                .id(),
+                        d -> {
+                            d.dose = new BlockDose.ByCount(40, 1.0, List.of(30, 20, 40));
+                            d.sets = 1;
+                            d.optionalSets = 1;
+                        }));
+        BlockPlan plan =
+                LessonPlan.of(lesson, World.setting(World.LOFT, 4)).blocks().get(0);
+
+        assertThat(plan.words().task()).contains("20, 30 or 40 ").contains(", as you like");
+        assertThat(plan.workSec()).isEqualTo(40);
+        // A single round may be for those who want it: all of it can fall away.
+        assertThat(plan.optionalSec()).isEqualTo(plan.endSec() - plan.startSec());
+        assertThatThrownBy(() -> new BlockDose.ByCount(20, 1.0, List.of(30))).hasMessageContaining("orReps[0]");
+    }
+
     @Test
     void who_waits_waits_through_count_in_and_changing_places_too() {
         Lesson lesson = World.lesson(40, World.task("shoe-by-shoe", "eight-shoes", d -> {

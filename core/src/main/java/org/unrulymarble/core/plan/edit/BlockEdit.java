@@ -59,7 +59,8 @@ public sealed interface BlockEdit extends Edit {
             d.modifiers = List.of();
             if (!byClock) {
                 d.dose = fresh.dose;
-                d.sets = Math.max(fresh.sets, d.optionalLast || d.cue == Block.Cue.AFTER_A_TRY ? 2 : 1);
+                d.sets = Math.max(fresh.sets, d.cue == Block.Cue.AFTER_A_TRY ? 2 : 1);
+                d.optionalSets = Math.min(d.optionalSets, d.sets);
             }
             d.sides = Block.SideChoice.EACH;
             d.part = null;
@@ -121,6 +122,7 @@ public sealed interface BlockEdit extends Edit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.sets = sets;
+            d.optionalSets = Math.min(d.optionalSets, sets);
         }
     }
 
@@ -134,13 +136,12 @@ public sealed interface BlockEdit extends Edit {
         }
     }
 
-    /** The round for those who want it is left out. */
+    /** The rounds for those who want them are left out; where all are, one stays. */
     record DropOptional(String blockId) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
-            if (!d.optionalLast) return;
-            d.optionalLast = false;
-            d.sets = Math.max(d.cue == Block.Cue.AFTER_A_TRY ? 2 : 1, d.sets - 1);
+            d.sets = Math.max(d.cue == Block.Cue.AFTER_A_TRY ? 2 : 1, d.sets - d.optionalSets);
+            d.optionalSets = 0;
         }
     }
 

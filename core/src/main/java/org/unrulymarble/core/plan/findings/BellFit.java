@@ -82,7 +82,7 @@ final class BellFit {
         int work = Math.max(1, t.dose().seconds());
         int step = p.mixed() ? 2 : 1;
         int least = byClock ? Math.min(work, LEAST_WORK_SEC * step) : work;
-        boolean twoAtLeast = p.block().optionalLast() || p.block().cue() == Block.Cue.AFTER_A_TRY;
+        boolean twoAtLeast = p.block().optionalSets() > 0 || p.block().cue() == Block.Cue.AFTER_A_TRY;
         return new Fit.FitBlock(
                 t.setupSec(),
                 t.explainSec(),

@@ -128,7 +128,7 @@ final class PacingChecks {
                 .mend(Change.of(
                         Mend.Kind.TIME_FOR_COUNT,
                         Map.of("secPerRep", secPerRep),
-                        new BlockEdit.SetDose(id, BlockDose.byCount(dose.reps(), secPerRep))))
+                        new BlockEdit.SetDose(id, new BlockDose.ByCount(dose.reps(), secPerRep, dose.orReps()))))
                 .done());
     }
 }

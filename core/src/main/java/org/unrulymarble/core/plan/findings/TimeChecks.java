@@ -61,7 +61,7 @@ final class TimeChecks {
                 Mend.Kind.WITHOUT_OPTIONAL,
                 Map.of("savesSec", plan.optionalSec()),
                 view.lesson().blocks().stream()
-                        .filter(Block::optionalLast)
+                        .filter(b -> b.optionalSets() > 0)
                         .<Edit>map(b -> new BlockEdit.DropOptional(b.id()))
                         .toList()));
     }

@@ -162,7 +162,7 @@ class SoundLessonsTest {
                                 30,
                                 task("cup-and-sock", "hand-to-cup", d -> {
                                     d.sets = 3;
-                                    d.optionalLast = true;
+                                    d.optionalSets = 1;
                                 }),
                                 BlockDraft.timeFor("talk", Block.Kind.TALK, 60).block(),
                                 task("sock-bullseye", "big-ring", AT_THE_TABLES))
