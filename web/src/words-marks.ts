@@ -72,6 +72,7 @@ export const pointsWhy: Record<JackMatch["ends"][number]["why"], string> = {
   TIE_ONE_EACH: "A tie: one point each, by house rule.",
   NO_LIVE_BALL_AGAINST: "The other side has no live ball: every live ball counts.",
   NEARER_THAN_THEIR_BEST: "One point for each ball nearer than the other side's best.",
+  TOLD: "As the players told it.",
 };
 
 export const noRoom: Record<NonNullable<Spots["reason"]>, string> = {

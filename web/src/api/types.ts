@@ -62,6 +62,7 @@ export type Stairs = Schemas["Stairs"];
 export type RoundResult = Schemas["RoundResult"];
 export type Segment = Schemas["Segment"];
 export type ScriptTurn = Schemas["ScriptTurn"];
+export type MatchSoFar = Schemas["MatchSoFar"];
 export type End = Schemas["End"];
 export type Crew = Schemas["Crew"];
 export type Side = RoundSide;

@@ -25,4 +25,4 @@ export type V = {
 export const colour: Record<Player, string> = { A: "var(--throw)", B: "var(--handle)" };
 /** Players a side and balls each, by format. */
 export const formats: Record<string, [number, number]> = { singles: [1, 3], pairs: [2, 2], teams: [3, 2] };
-export const empty: MatchEnd = { balls: [], called: false };
+export const empty: MatchEnd = { balls: [], called: false, told: null };

@@ -3,6 +3,7 @@ import { attemptsOfPupil } from "../../api/queries";
 import type { Ladder, PupilRecord } from "../../api/types";
 import { Failed } from "../../ui/states";
 import { countedBy, day, modifier, score, side } from "../../words";
+import { matchSaid } from "../run/measures/match/said";
 import { Correct } from "./correct";
 import { TypeIn } from "./type-in";
 import { Refused, useSend } from "./use-send";
@@ -32,7 +33,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
           </thead>
           <tbody>
             {shown.map((tried) => {
-              const { attempt: a, metGate, jointWithNames } = tried;
+              const { attempt: a, metGate, jointWithNames, againstNames } = tried;
               const corrections = record.corrections.filter((c) => c.attemptId === a.id);
               const ladder = catalogue.find((l) => l.id === a.ladderId);
               const rung = ladder?.rungs.find((r) => r.id === a.rungId);
@@ -46,14 +47,15 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                   <td className="pr-4">{side[a.side]}</td>
                   <td className="clock pr-4">{a.set}</td>
                   <td className="clock pr-4 whitespace-nowrap">
-                    {score(
-                      {
-                        ...a,
-                        workSec: a.time?.workedSec ?? null,
-                        timeMs: a.detail?.type === "TIMED" ? a.detail.timeMs : null,
-                      },
-                      rung,
-                    )}
+                    {matchSaid(a.detail) ??
+                      score(
+                        {
+                          ...a,
+                          workSec: a.time?.workedSec ?? null,
+                          timeMs: a.detail?.type === "TIMED" ? a.detail.timeMs : null,
+                        },
+                        rung && a.scoredBy ? { ...rung, measure: a.scoredBy } : rung,
+                      )}
                     {a.trial && <span className="font-text text-soft"> trial</span>}
                     {metGate && (
                       <strong className="text-catch" title="met the gate">
@@ -69,6 +71,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                     {countedBy[a.countedBy]}
                     {a.where === "HOME" && ", at home"}
                     {!a.confirmed && ", not confirmed"}
+                    {againstNames.length > 0 && `, against ${againstNames.join(", ")}`}
                     {jointWithNames.length > 0 && `, together with ${jointWithNames.join(", ")}`}
                     {corrections.map((c) => (
                       <span key={c.at} className="block text-sm text-soft">

@@ -18,6 +18,7 @@ const attempt = (id: string, on: string, rungId: string, where = "SCHOOL") => ({
   struck: false,
   metGate: id === "3",
   jointWithNames: [],
+  againstNames: [],
   attempt: { id, on, rungId, where, modifiers: [], side: "RIGHT" },
 });
 const rate = (id: string, on: string, perMin: number, best: boolean) => ({

@@ -53,7 +53,7 @@ function whatOf(e: Flat): What {
     case "STOP":
       return tapped({ type: e.kind, offsetMs });
     case "BALL":
-      return tapped({ type: "BALL", team: note === "B" ? "B" : "A", xCm: e.xCm ?? 0, yCm: e.yCm ?? 0 });
+      return tapped({ type: "BALL", team: note === "B" ? "B" : "A", xCm: e.xCm ?? 0, yCm: e.yCm ?? 0, fault: null });
     case "ENDED":
       return tapped({ type: "END_WON", team: note === "A" || note === "B" ? note : null, points: e.score ?? 0 });
     case "COLLECT":

@@ -113,7 +113,7 @@ export function Pads({
             const told = ladder.rungs.find((r) => r.id === rung?.id) ?? main;
             if (!rung || !told) return null;
             const view = viewOf(rung.measure);
-            const side = (s: "A" | "B") => name(crew.workers.filter((w) => sideOf(crew, w) === s));
+            const onSide = (s: "A" | "B") => crew.workers.filter((w) => sideOf(crew, w) === s);
             const props: PadProps = {
               who: name(crew.workers),
               note: crew.helpers.length > 0 ? `${name(crew.helpers)} counts` : "counts alone",
@@ -128,7 +128,8 @@ export function Pads({
               workedMs,
               best: crew.workers.length > 1 ? undefined : bestBefore(run, played, round, first),
               tap: (tap) => tapFor(crew, tap),
-              sides: { A: side("A"), B: side("B") },
+              sides: { A: name(onSide("A")), B: name(onSide("B")) },
+              players: { A: onSide("A").length, B: onSide("B").length },
             };
             return (
               <PadFrame

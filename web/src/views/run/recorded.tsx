@@ -6,6 +6,7 @@ import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, seconds, side as sideWord } from "../../words";
+import { matchSaid } from "./measures/match/said";
 import { rungOfSet } from "./rung-of-set";
 import { forget } from "./store";
 import { TypedIn } from "./typed-in";
@@ -97,7 +98,8 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
                             r.rungId !== rungOfSet(block, 0) && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
                             r.jointWith.length > 0 && "joint",
                           ].filter(Boolean);
-                          const told = r.detail?.type === "TIMED" ? seconds(r.detail.timeMs) : r.score;
+                          const told =
+                            r.detail?.type === "TIMED" ? seconds(r.detail.timeMs) : (matchSaid(r.detail) ?? r.score);
                           const which = side === "NONE" || side === "STRONG" ? "" : `${sideWord[side]} `;
                           return `${which}${told}${more.length > 0 ? ` (${more.join(", ")})` : ""}`;
                         })

@@ -1,144 +1,204 @@
-import { type PointerEvent, useRef } from "react";
-import type { End, Tap } from "../../../../api/types";
+import { useState } from "react";
+import type { MatchSoFar, Tap } from "../../../../api/types";
+import { Choice } from "../../../../ui/choice";
+import { texts } from "../../../../words/texts";
 import { useReckon } from "../../../marks/use-reckon";
 import type { Of } from "../measure-view";
 import type { PadProps } from "../shared/pad";
 import { type Team, teamPoints } from "./fold";
+import { Ground } from "./ground";
+import { SideGlyph } from "./side-glyph";
 
-const BALLS_A_SIDE = 3;
-const FAR_CM = 150;
-/** What a child's eye takes for level. */
-const TOLERANCE_CM = 1;
+const t = texts("run");
 
-const sideColour = { A: "#9db2ff", B: "#e0b84a" };
+const MOST_BY_EYE = 6;
+
+type Fault = NonNullable<Extract<Tap, { type: "BALL" }>["fault"]>;
 
 /**
- * Nearest the jack: lay the balls as they lie and the core says who plays and what the end is worth; or, by eye, press what it was worth. An end
- * counts once it is pressed.
+ * Nearest the jack, the whole game: toss, who plays and why, balls as they lie and what is wrong with one, a jack that moves, what the end is worth,
+ * and when it is over; or, by eye, press what the end was worth. The rules are the core's; an end counts once it is pressed.
  */
-export function MatchPad({ taps, open, tap, sides: name }: PadProps<Of<"MATCH">>) {
-  const svg = useRef<SVGSVGElement>(null);
-  const ends = taps.filter((t) => t.type === "END_WON");
-  const lastEnd = taps.map((t) => t.type).lastIndexOf("END_WON");
-  const balls = taps.slice(lastEnd + 1).filter((t) => t.type === "BALL");
-  const jack: Team = ends.filter((t) => t.team !== null).at(-1)?.team ?? "A";
-  const left = (team: Team) => BALLS_A_SIDE - balls.filter((t) => t.team === team).length;
-  const { answer, problem } = useReckon<End>("ends", {
-    balls: balls.map((t) => ({ side: t.team, distanceCm: Math.hypot(t.xCm, t.yCm), dead: false })),
-    toleranceCm: TOLERANCE_CM,
-    tieRule: "NONE_SCORES",
-    jackSide: jack,
-    lastSide: balls.at(-1)?.team ?? null,
-    ballsLeft: { A: Math.max(0, left("A")), B: Math.max(0, left("B")) },
+export function MatchPad({ taps, open, tap, sides: name, players, measure, workedMs }: PadProps<Of<"MATCH">>) {
+  const [fault, setFault] = useState<Fault | "FINE">("FINE");
+  const [moving, setMoving] = useState(false);
+  const { answer } = useReckon<MatchSoFar>("match-so-far", {
+    rules: measure,
+    playersA: Math.max(1, players.A),
+    playersB: Math.max(1, players.B),
+    // In steps, so that the same question is not asked anew with every second.
+    playedSec: measure.timeCapSec === null ? 0 : 10 * Math.floor(workedMs() / 10_000),
+    taps,
   });
-  const next = (balls.length === 0 ? jack : answer?.nextToPlay) ?? null;
-  const lay = (e: PointerEvent) => {
-    if (!open || !svg.current || !next || left(next) <= 0) return;
-    const box = svg.current.getBoundingClientRect();
-    const perCm = Math.min(box.width, box.height) / (2 * FAR_CM);
-    const xCm = Math.round((e.clientX - (box.left + box.width / 2)) / perCm);
-    const yCm = Math.round((box.top + box.height / 2 - e.clientY) / perCm);
-    tap({ type: "BALL", team: next, xCm, yCm });
+  const sheet = answer?.sheet;
+  const next = sheet?.next ?? null;
+  const over = sheet && sheet.over !== "NOT_YET" && sheet.winner !== null ? sheet : undefined;
+  const lay = (xCm: number, yCm: number) => {
+    if (!open || over) return;
+    if (moving) tap({ type: "JACK_MOVED", xCm, yCm });
+    else if (next) tap({ type: "BALL", team: next.side, xCm, yCm, fault: fault === "FINE" ? null : fault });
+    setMoving(false);
+    setFault("FINE");
   };
-  const ended = (team: Team | null, points: number) => tap({ type: "END_WON", team, points });
-  const worth = answer && balls.length > 0 && !problem ? Math.max(answer.points.A, answer.points.B) : 0;
-  const winner = answer && answer.points.A > answer.points.B ? "A" : "B";
   return (
     <div className="flex min-w-0 flex-1 flex-wrap">
-      <svg
-        ref={svg}
-        viewBox={`${-FAR_CM} ${-FAR_CM} ${2 * FAR_CM} ${2 * FAR_CM}`}
-        className={`h-72 min-w-56 flex-1 touch-none bg-night ${open ? "cursor-crosshair" : "opacity-60"}`}
-        role="img"
-        aria-label={`The jack and ${balls.length} balls round it, from above`}
-        data-testid="match-ground"
-        onPointerDown={lay}
-      >
-        {[50, 100].map((r) => (
-          <circle key={r} r={r} fill="none" stroke="#3a504d" strokeWidth="1.5" />
-        ))}
-        <circle r="5" fill="#f7f3e9" />
-        {balls.map((t, i) => (
-          <Ball
-            // biome-ignore lint/suspicious/noArrayIndexKey: balls keep the order in which they were played
-            key={i}
-            t={t}
-          />
-        ))}
-      </svg>
+      <Ground lying={answer?.lying ?? []} open={open && !over} onLay={lay} />
       <div className="flex min-w-52 flex-1 flex-col gap-2 p-3">
-        {(["A", "B"] as const).map((side) => (
-          <p key={side} className="flex items-baseline gap-2" data-testid={`side-${side}`}>
-            <SideGlyph side={side} />
-            <span className="flex-1 text-lg font-semibold">{name[side]}</span>
-            <span className="digits text-5xl">{teamPoints(taps, side)}</span>
+        <Score taps={taps} name={name} />
+        <Ends taps={taps} />
+        {over ? (
+          <p role="status" className="text-lg">
+            {t("match.over", { a: over.totals.A, b: over.totals.B })}{" "}
+            <strong>
+              {over.winner === "A" || over.winner === "B"
+                ? t("match.won", { who: name[over.winner] })
+                : t("match.tied")}
+            </strong>{" "}
+            <span className="text-mist">{over.over !== "NOT_YET" && t(`match.because.${over.over}`)}</span>
           </p>
-        ))}
-        <p className="text-mist" role="status">
-          End {ends.length + 1}.{" "}
-          {next && left(next) > 0
-            ? `${name[next]} plays${balls.length === 0 ? " first, with the jack" : ""}: tap where it lies.`
-            : "All balls lie."}
-        </p>
-        {worth > 0 && (
-          <button type="button" className="btn btn-main" disabled={!open} onClick={() => ended(winner, worth)}>
-            As it lies: {name[winner]} {worth}
-          </button>
+        ) : (
+          <>
+            {taps.length === 0 && <Toss name={name} open={open} tap={tap} />}
+            <Turn answer={answer} name={name} />
+            <div className="flex flex-wrap items-center gap-2">
+              <Choice
+                label={t("match.thisBall")}
+                className="min-h-11 border border-[#566460] bg-dusk px-2 text-chalk"
+                value={fault}
+                options={(["FINE", "OUT", "FOOT_OVER", "LANDED_SHORT"] as const).map((value) => ({
+                  value,
+                  text: t(`match.fault.${value}`),
+                }))}
+                onChange={setFault}
+              />
+              <button
+                type="button"
+                aria-pressed={moving}
+                className={`min-h-11 border border-[#566460] px-2 disabled:opacity-60 ${moving ? "bg-chalk text-night" : ""}`}
+                disabled={!open || (answer?.lying.length ?? 0) === 0}
+                onClick={() => setMoving(!moving)}
+              >
+                {t("match.moveJack")}
+              </button>
+              {moving && <span className="text-sm text-mist">{t("match.tapJack")}</span>}
+            </div>
+            <AsItLies answer={answer} name={name} open={open} tap={tap} />
+            <ByEye measure={measure} name={name} players={players} open={open} tap={tap} />
+          </>
         )}
-        <div className="mt-auto space-y-1">
-          <p className="text-sm text-mist">The end is over; by eye:</p>
-          {(["A", "B"] as const).map((side) => (
-            <p key={side} className="flex items-center gap-1">
-              <SideGlyph side={side} />
-              {[1, 2, 3].map((n) => (
-                <button
-                  key={n}
-                  type="button"
-                  className="min-h-11 min-w-11 border border-[#566460] text-lg disabled:opacity-60"
-                  disabled={!open}
-                  onClick={() => ended(side, n)}
-                  aria-label={`${name[side]} won the end by ${n}`}
-                >
-                  {n}
-                </button>
-              ))}
-              {side === "B" && (
-                <button
-                  type="button"
-                  className="min-h-11 border border-[#566460] px-2 disabled:opacity-60"
-                  disabled={!open}
-                  onClick={() => ended(null, 0)}
-                >
-                  level
-                </button>
-              )}
-            </p>
-          ))}
-        </div>
       </div>
     </div>
   );
 }
 
-/** Sides differ in shape as well as in colour. */
-function SideGlyph({ side }: { side: "A" | "B" }) {
+type Sides = PadProps["sides"];
+
+function Score({ taps, name }: { taps: Tap[]; name: Sides }) {
+  return (["A", "B"] as const).map((side) => (
+    <p key={side} className="flex items-baseline gap-2" data-testid={`side-${side}`}>
+      <SideGlyph side={side} />
+      <span className="flex-1 text-lg font-semibold">{name[side]}</span>
+      <span className="digits text-5xl">{teamPoints(taps, side)}</span>
+    </p>
+  ));
+}
+
+function Ends({ taps }: { taps: Tap[] }) {
+  const ends = taps.filter((x) => x.type === "END_WON");
+  if (ends.length === 0) return null;
+  const worth = (team: Team) => (e: (typeof ends)[number]) => (e.team === null || e.team === team ? e.points : 0);
+  const list = ends.map((e) => `${worth("A")(e)}–${worth("B")(e)}`).join(", ");
+  return <p className="text-sm text-mist">{t("match.ends", { list })}</p>;
+}
+
+type Part = { name: Sides; open: boolean; tap: (tap: Tap) => void };
+
+function Toss({ name, open, tap }: Part) {
   return (
-    <svg viewBox="-10 -10 20 20" className="size-5 shrink-0" aria-hidden>
-      {side === "A" ? (
-        <circle r="8" fill={sideColour.A} />
-      ) : (
-        <rect x="-8" y="-8" width="16" height="16" fill={sideColour.B} />
-      )}
-    </svg>
+    <div className="flex flex-wrap items-center gap-2">
+      <span>{t("match.toss")}</span>
+      {(["A", "B"] as const).map((side) => (
+        <button
+          key={side}
+          type="button"
+          className="inline-flex min-h-11 items-center gap-2 border border-[#566460] px-2 disabled:opacity-60"
+          disabled={!open}
+          onClick={() => tap({ type: "TOSS", team: side })}
+        >
+          <SideGlyph side={side} /> {name[side]}
+        </button>
+      ))}
+    </div>
   );
 }
 
-function Ball({ t }: { t: Extract<Tap, { type: "BALL" }> }) {
-  const x = t.xCm;
-  const y = -t.yCm;
-  return t.team === "A" ? (
-    <circle cx={x} cy={y} r="8" fill={sideColour.A} />
-  ) : (
-    <rect x={x - 7} y={y - 7} width="14" height="14" fill={sideColour.B} />
+function Turn({ answer, name }: { answer: MatchSoFar | undefined; name: Sides }) {
+  if (!answer) return null;
+  const { sheet, lying } = answer;
+  const { next } = sheet;
+  return (
+    <p className="text-mist" role="status">
+      {t("match.end", { n: sheet.ends.length })} {!next && t("match.allLie")}
+      {next && lying.length === 0 && t("match.first", { who: name[next.side] })}
+      {next &&
+        lying.length > 0 &&
+        `${t("match.plays", { who: name[next.side], player: next.player, ball: next.ballNumber })} ${t(`match.why.${next.why}`)}`}
+    </p>
+  );
+}
+
+/** What the balls that lie are worth. */
+function AsItLies({ answer, name, open, tap }: Part & { answer: MatchSoFar | undefined }) {
+  const points = answer?.sheet.ends.at(-1)?.points;
+  if (!answer || !points || answer.lying.length === 0 || points.A === points.B) return null;
+  const winner = points.A > points.B ? "A" : "B";
+  const worth = points[winner];
+  return (
+    <button
+      type="button"
+      className="btn btn-main"
+      disabled={!open}
+      onClick={() => tap({ type: "END_WON", team: winner, points: worth })}
+    >
+      {t("match.asItLies", { who: name[winner], points: worth })}
+    </button>
+  );
+}
+
+function ByEye({ measure, name, players, open, tap }: Part & { measure: Of<"MATCH">; players: PadProps["players"] }) {
+  const both = measure.tieRule === "ONE_EACH";
+  const button = "min-h-11 min-w-11 border border-[#566460] text-lg disabled:opacity-60";
+  return (
+    <div className="mt-auto space-y-1">
+      <p className="text-sm text-mist">{t("match.byEye")}</p>
+      {(["A", "B"] as const).map((side) => (
+        <p key={side} className="flex flex-wrap items-center gap-1">
+          <SideGlyph side={side} />
+          {Array.from(
+            { length: Math.min(MOST_BY_EYE, measure.ballsPerPlayer * Math.max(1, players[side])) },
+            (_, i) => i + 1,
+          ).map((n) => (
+            <button
+              key={n}
+              type="button"
+              className={button}
+              disabled={!open}
+              onClick={() => tap({ type: "END_WON", team: side, points: n })}
+              aria-label={t("match.wonBy", { who: name[side], n })}
+            >
+              {n}
+            </button>
+          ))}
+        </p>
+      ))}
+      <button
+        type="button"
+        className="min-h-11 border border-[#566460] px-2 disabled:opacity-60"
+        disabled={!open}
+        onClick={() => tap({ type: "END_WON", team: null, points: both ? 1 : 0 })}
+      >
+        {both ? t("match.levelBoth") : t("match.level")}
+      </button>
+    </div>
   );
 }

@@ -69,14 +69,22 @@ class PadsJourneyTest {
                     browser.seeText("All kept");
                 }),
                 Map.entry("to-seven", () -> {
-                    new Actions(browser.driver())
-                            .moveToElement(browser.see("[data-testid=match-ground]"))
-                            .click()
-                            .perform();
+                    browser.press("Beatrix O.");
+                    browser.seeText("Beatrix O. plays first, with the jack");
+                    browser.choose("The next ball", "foot over");
+                    layOnGround(4);
+                    // A dead ball lies for nobody.
+                    browser.seeText("Amaru T. plays, player 1, ball 1");
+                    layOnGround(30);
+                    browser.seeText("The other side is nearest.");
                     browser.press("As it lies: Amaru T. 1");
                     browser.await("for the first end", d -> shown("side-A").endsWith("1"));
                     tap("Beatrix O. won the end by 3");
-                    browser.await("for the second end", d -> shown("side-B").endsWith("3"));
+                    tap("Beatrix O. won the end by 3");
+                    browser.press("level: nobody");
+                    browser.seeText("Ends: 1–0, 0–3, 0–3, 0–0");
+                    tap("Beatrix O. won the end by 1");
+                    browser.seeText("Beatrix O. has won.");
                 }),
                 Map.entry("two-and-a-step", () -> {
                     browser.keys("q", "q", "q", "q");
@@ -217,5 +225,13 @@ class PadsJourneyTest {
         browser.press("Amaru T.");
         assertThat(browser.see("[data-testid=attempts] tbody tr").getText()).contains("same hand", "trial");
         browser.seeText("“too hard”");
+    }
+
+    /** Where the next ball lies, so many pixels right of the jack. */
+    private void layOnGround(int right) {
+        new Actions(browser.driver())
+                .moveToElement(browser.see("[data-testid=match-ground]"), right, 0)
+                .click()
+                .perform();
     }
 }

@@ -55,7 +55,8 @@ public record JackMatch(
         TIE_NONE,
         TIE_ONE_EACH,
         NO_LIVE_BALL_AGAINST,
-        NEARER_THAN_THEIR_BEST
+        NEARER_THAN_THEIR_BEST,
+        TOLD
     }
 
     /** What ended the match. */
@@ -108,8 +109,25 @@ public record JackMatch(
         }
     }
 
-    /** One end; called is true when it ends as it lies, before all balls are played. */
-    public record MatchEnd(List<MatchBall> balls, Boolean called) {
+    /** What an end was worth as the players say. @param side whose points they are, or null for both; points 0 to 64 */
+    public record Told(Player side, Integer points) {
+        public Told {
+            new Checks().range("points", points, 0, 64).done();
+        }
+
+        Points asPoints() {
+            return new Points(side == Player.B ? 0 : points, side == Player.A ? 0 : points);
+        }
+    }
+
+    /** One end; called is true when it ends as it lies, before all balls are played; told what it was worth by eye, or null. */
+    public record MatchEnd(List<MatchBall> balls, Boolean called, Told told) {
+
+        /** As the balls lie. */
+        public MatchEnd(List<MatchBall> balls, Boolean called) {
+            this(balls, called, null);
+        }
+
         public MatchEnd {
             new Checks()
                     .entries("balls", balls, 0, 64)
@@ -245,14 +263,16 @@ public record JackMatch(
                     due != last));
             if (!ball.dead()) best[last.ordinal()] = Math.min(best[last.ordinal()], ball.distanceCm());
         }
-        boolean complete =
-                anotherFollows || end.called() || end.balls().size() == ask.balls(Player.A) + ask.balls(Player.B);
+        boolean complete = anotherFollows
+                || end.called()
+                || end.told() != null
+                || end.balls().size() == ask.balls(Player.A) + ask.balls(Player.B);
         return new EndSheet(
                 jack,
                 List.copyOf(sheets),
                 result.nearest(),
-                result.points(),
-                why(ask, result, bestA, bestB),
+                end.told() == null ? result.points() : end.told().asPoints(),
+                end.told() == null ? why(ask, result, bestA, bestB) : PointsWhy.TOLD,
                 bestA,
                 bestB,
                 complete);

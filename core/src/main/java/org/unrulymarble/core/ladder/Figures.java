@@ -1,7 +1,9 @@
 package org.unrulymarble.core.ladder;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.unrulymarble.core.measure.CourseTime;
 import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
@@ -9,6 +11,7 @@ import org.unrulymarble.core.measure.HeldForTime;
 import org.unrulymarble.core.measure.HitsOfN;
 import org.unrulymarble.core.measure.KeepAll;
 import org.unrulymarble.core.measure.MadeFromSpots;
+import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.NoBalls;
 import org.unrulymarble.core.measure.Stairs;
@@ -19,6 +22,7 @@ import org.unrulymarble.core.measure.TimeForN;
  *
  * @param until what ends a round
  * @param n how many tries a round has, null where the clock ends it
+ * @param orReps fewer than n that may be chosen instead, in order; else empty
  * @param sec how long a round lasts, at most where something else ends it
  * @param stairs how it is stepped back, or null where nobody steps
  * @param sides how many sides are worked one after the other, 1 or 2
@@ -27,6 +31,7 @@ public record Figures(
         Rung rung,
         Until until,
         Integer n,
+        List<Integer> orReps,
         int sec,
         Measure measure,
         Gate gate,
@@ -51,6 +56,7 @@ public record Figures(
                 rung,
                 tries ? Until.COUNT : Until.CLOCK,
                 tries ? of == null ? rung.doses().count().reps() : of : null,
+                List.of(),
                 rung.doses().clock().workSec(),
                 rung.measure(),
                 rung.gate(),
@@ -73,6 +79,7 @@ public record Figures(
         if (standM != null) named.put("stand", length(standM));
         if (measure instanceof MadeFromSpots spots) named.put("spots", spots.spots());
         if (measure instanceof KeepAll keep) named.put("balls", keep.balls());
+        if (measure instanceof Match match && match.targetScore() != null) named.put("toScore", match.targetScore());
         if (stairs != null) {
             named.put("makes", stairs.makesToStep());
             named.put("onMiss", stairs.onMiss().name());
@@ -86,6 +93,8 @@ public record Figures(
                                 : length(startM));
             named.put("stepping", Message.ours("stepping", named));
         }
+        if (!orReps.isEmpty())
+            named.put("fewer", orReps.stream().map(String::valueOf).collect(Collectors.joining(", ")));
         named.put("sides", sides);
         named.put("turn", rung.sides() == Sides.BOTH_DIRECTIONS ? "round" : "side");
         named.put("unit", rung.unit());
@@ -100,6 +109,7 @@ public record Figures(
     }
 
     private String goes() {
+        if (until == Until.COUNT && !orReps.isEmpty()) return "goes.choice";
         if (until == Until.COUNT)
             return measure instanceof HitsOfN || measure instanceof NoBalls ? "goes.tries" : "goes.count";
         if (until == Until.GATE) return "goes.gate";

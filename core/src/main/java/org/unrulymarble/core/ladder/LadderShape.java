@@ -221,9 +221,10 @@ final class LadderShape {
             Integer spots,
             Integer balls,
             KeepAll.Draw draw,
+            Integer targetScore,
             boolean noBalls,
             RandomCalls calls) {
-        static final Scoring NONE = new Scoring(null, null, null, null, null, false, null);
+        static final Scoring NONE = new Scoring(null, null, null, null, null, null, false, null);
     }
 
     private static Scoring scoring(Fields f) {
@@ -232,6 +233,7 @@ final class LadderShape {
         Integer spots = f.whole("spots");
         Integer balls = f.whole("balls");
         KeepAll.Draw draw = f.word("draw", KeepAll.Draw.class);
+        Integer targetScore = f.whole("targetScore");
         Boolean noBalls = f.bool("noBalls");
         List<String> calls = f.texts("calls");
         Double callEverySec = f.number("callEverySec");
@@ -240,10 +242,11 @@ final class LadderShape {
         checked(checks, () -> new TimeForN(n));
         checked(checks, () -> new MadeFromSpots(spots));
         checked(checks, () -> new KeepAll(balls, draw));
+        checked(checks, () -> new Match(targetScore));
         RandomCalls called = calls == null ? null : checked(checks, () -> new RandomCalls(calls, callEverySec));
         if (calls == null && callEverySec != null) checks.range("callEverySec", callEverySec, 1, 60);
         checks.done();
-        return new Scoring(rings, n, spots, balls, draw, noBalls != null && noBalls, called);
+        return new Scoring(rings, n, spots, balls, draw, targetScore, noBalls != null && noBalls, called);
     }
 
     /** Null, and said, for what cannot be. */
@@ -277,7 +280,7 @@ final class LadderShape {
             case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());
             case KEEP_ALL -> new KeepAll(f.balls(), f.draw());
             case COURSE_TIME -> new CourseTime();
-            case MATCH -> new Match();
+            case MATCH -> new Match(f.targetScore());
         };
     }
 

@@ -15,6 +15,7 @@ import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.KeepAll;
 import org.unrulymarble.core.measure.MadeFromSpots;
+import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.NoBalls;
 import org.unrulymarble.core.measure.Rings;
@@ -257,6 +258,7 @@ public final class LadderWriter {
         if (measure instanceof TimeForN time) out.put("n", time.n());
         if (measure instanceof MadeFromSpots made) out.put("spots", made.spots());
         if (measure instanceof KeepAll keep) out.put("balls", keep.balls()).put("draw", keep.draw());
+        if (measure instanceof Match match) out.put("targetScore", match.targetScore());
         if (measure instanceof NoBalls) out.put("noBalls", true);
         if (calls != null) out.put("calls", calls.words()).put("callEverySec", calls.everySec());
         return out.map.isEmpty() ? null : out.map;

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.ladder;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.unrulymarble.core.measure.Measure;
@@ -10,7 +11,9 @@ public record RungWords(
 
     public static RungWords of(Figures figures) {
         Rung rung = figures.rung();
-        Map<String, Object> named = figures.named();
+        // A gate or a measure of another kind may have no such figure: then the rung's own stands.
+        Map<String, Object> named = new HashMap<>(Figures.of(rung).named());
+        named.putAll(figures.named());
         return new RungWords(
                 filled(rung.name(), named),
                 filled(rung.change(), named),

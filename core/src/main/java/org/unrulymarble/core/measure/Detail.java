@@ -12,7 +12,8 @@ import java.util.List;
     @JsonSubTypes.Type(value = Detail.Spots.class, name = "SPOTS"),
     @JsonSubTypes.Type(value = Detail.Steps.class, name = "STEPS"),
     @JsonSubTypes.Type(value = Detail.Bowled.class, name = "BOWLED"),
-    @JsonSubTypes.Type(value = Detail.Guessed.class, name = "GUESSED")
+    @JsonSubTypes.Type(value = Detail.Guessed.class, name = "GUESSED"),
+    @JsonSubTypes.Type(value = Detail.Played.class, name = "PLAYED")
 })
 public sealed interface Detail {
 
@@ -45,6 +46,21 @@ public sealed interface Detail {
 
     /** No-balls, and how often two ran to the same batter. */
     record Bowled(int noBalls, int halfScores) implements Detail {}
+
+    /**
+     * A match, end by end.
+     *
+     * @param against ids of those who played against this pupil
+     */
+    record Played(List<EndPoints> ends, List<String> against) implements Detail {
+        public Played {
+            ends = List.copyOf(ends);
+            against = against == null ? List.of() : List.copyOf(against);
+        }
+    }
+
+    /** What an end was worth for one's own side, and for theirs. */
+    record EndPoints(int own, int theirs) {}
 
     /** The share of goes without what guessing would have given; null where guessing explains them all. */
     record Guessed(Double shareWithoutGuessing) implements Detail {}

@@ -23,7 +23,7 @@ public record Scored(Integer score, Integer hits, Integer misses, Integer inARow
         return hits == null || misses == null ? null : (Integer) (hits + misses);
     }
 
-    Scored with(Detail more) {
+    public Scored with(Detail more) {
         return new Scored(score, hits, misses, inARow, more);
     }
 

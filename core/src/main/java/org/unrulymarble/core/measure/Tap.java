@@ -15,6 +15,8 @@ import org.unrulymarble.core.games.Bowling;
     @JsonSubTypes.Type(value = Tap.Split.class, name = "SPLIT"),
     @JsonSubTypes.Type(value = Tap.Stop.class, name = "STOP"),
     @JsonSubTypes.Type(value = Tap.Ball.class, name = "BALL"),
+    @JsonSubTypes.Type(value = Tap.Toss.class, name = "TOSS"),
+    @JsonSubTypes.Type(value = Tap.JackMoved.class, name = "JACK_MOVED"),
     @JsonSubTypes.Type(value = Tap.EndWon.class, name = "END_WON")
 })
 public sealed interface Tap {
@@ -57,10 +59,42 @@ public sealed interface Tap {
         }
     }
 
-    /** Where a ball of a match lies: right of the jack and beyond it, -20,000 to 20,000 cm. */
-    record Ball(Team team, Double xCm, Double yCm) implements Tap {
+    /**
+     * Where a ball of a match lies: right of the jack and beyond it, -20,000 to 20,000 cm.
+     *
+     * @param fault what may make it dead, by house rule; else null
+     */
+    record Ball(Team team, Double xCm, Double yCm, Fault fault) implements Tap {
+
+        /** What went wrong with a ball. */
+        public enum Fault {
+            /** Off the ground that is played on: always dead. */
+            OUT,
+            FOOT_OVER,
+            LANDED_SHORT
+        }
+
+        /** A ball without a fault. */
+        public Ball(Team team, Double xCm, Double yCm) {
+            this(team, xCm, yCm, null);
+        }
+
         public Ball {
             new Checks().required("team", team).done();
+            place(xCm, yCm);
+        }
+    }
+
+    /** Who won the toss of a match, and has the first jack. */
+    record Toss(Team team) implements Tap {
+        public Toss {
+            new Checks().required("team", team).done();
+        }
+    }
+
+    /** The jack was moved in an end: so far to the right and beyond, -20,000 to 20,000 cm. The balls stay where they lie. */
+    record JackMoved(Double xCm, Double yCm) implements Tap {
+        public JackMoved {
             place(xCm, yCm);
         }
     }

@@ -8,6 +8,7 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
 
 /**
@@ -59,6 +60,11 @@ public final class Allowed {
                 at + "dose.orReps",
                 Fault.Rule.ONE_OF,
                 "none: of so many is counted here, and all need as many");
+        if (block.measure() instanceof Match match
+                && ladder.rung(block.rungId())
+                        .filter(r -> r.measure() instanceof Match own && own.targetScore() != null)
+                        .isPresent())
+            checks.that(match.targetScore() != null, at + "measure.targetScore", Fault.Rule.RANGE, 1, 1000);
         for (int k = 0; k < block.laterRungIds().size(); k++)
             checks.that(
                     goesAfter(block, ladder, block.laterRungIds().get(k)),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Scored;
@@ -135,7 +136,12 @@ final class Results {
             TallyKey own = new TallyKey(key.segment(), key.take(), worker);
             // A number that was told for this pupil is the last word.
             if (tallies.containsKey(own) && tallies.get(own).told() != null) continue;
-            Scored points = Scored.only(Match.points(taps, teamOf(crew, worker)));
+            Tap.Team team = teamOf(crew, worker);
+            List<String> against = crew.workers().stream()
+                    .filter(w -> teamOf(crew, w) != team && !counted.wasAway(w))
+                    .toList();
+            Scored points =
+                    Scored.only(Match.points(taps, team)).with(new Detail.Played(Match.ends(taps, team), against));
             out.add(result(own, new Known(points, true), Source.ADULT, team(crew, worker, counted)));
         }
         return out;

@@ -8,13 +8,16 @@ import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.CountInTime;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HitsOfN;
 import org.unrulymarble.core.measure.KeepAll;
 import org.unrulymarble.core.measure.LongestRun;
+import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Rings;
 import org.unrulymarble.core.measure.TimeForN;
@@ -78,6 +81,45 @@ class ScoredOtherwiseTest {
                 .hasMessageContaining("measure");
         Lesson saved = World.lesson(40, World.task(CUP, IN_A_ROW.id(), d -> d.measure = own));
         assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE)).hasMessageContaining("blocks[0].measure");
+    }
+
+    @Test
+    void every_rung_reads_whole_under_any_gate_and_measure_that_its_block_may_have() {
+        for (Ladder ladder : World.CATALOGUE.all())
+            for (Rung rung : ladder.rungs()) {
+                Block plain = World.task(ladder.id(), rung.id());
+                for (Gate gate : plan(plain).gates())
+                    for (Measure measure : measures(rung)) {
+                        RungWords words = plan(plain.with(d -> {
+                                    d.gate = gate;
+                                    d.measure = measure;
+                                }))
+                                .words();
+                        assertThat(words.task() + words.counts())
+                                .doesNotContain("{")
+                                .doesNotContain("  ");
+                    }
+            }
+    }
+
+    private static List<Measure> measures(Rung rung) {
+        List<Measure> all =
+                List.of(new CountInTime(), new LongestRun(), new HitsOfN(null), new TimeForN(12), new Match());
+        return all.stream().filter(rung.measure()::mayBeScoredAs).toList();
+    }
+
+    private static BlockPlan plan(Block block) {
+        return LessonPlan.of(World.lesson(40, block), SETTING).blocks().get(0);
+    }
+
+    @Test
+    void a_match_that_is_played_to_a_score_needs_one() {
+        Lesson saved = World.lesson(40, World.task("nearest-the-jack", "to-seven", d -> d.measure = new Match()));
+        assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE))
+                .hasMessageContaining("blocks[0].measure.targetScore");
+        Lesson toThree = World.lesson(40, World.task("nearest-the-jack", "to-seven", d -> d.measure = new Match(3)));
+        Allowed.check(toThree, World.CATALOGUE);
+        assertThat(plan(toThree.blocks().get(0)).words().task()).contains("3 points");
     }
 
     @Test

@@ -11,6 +11,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** Ladders as JSON: as they were kept before measures and gates had types of their own, and as a screen sends one, which is read like a file. */
 public final class LadderJson {
 
+    /** The figures of measures that a file says under scoring. */
+    private static final List<String> FILED = List.of("rings", "n", "spots", "balls", "draw", "targetScore");
+
     private LadderJson() {}
 
     /** Brings a kept ladder to today's shape; one that has it already stays as it is. */
@@ -59,8 +62,7 @@ public final class LadderJson {
     private static ObjectNode measure(String kind, JsonNode scoring, JsonNode stairs) {
         ObjectNode measure = JsonNodeFactory.instance.objectNode();
         measure.put("type", scoring.path("noBalls").asBoolean(false) ? "NO_BALLS" : kind);
-        for (String figure : List.of("rings", "n", "spots", "balls", "draw"))
-            if (scoring.hasNonNull(figure)) measure.set(figure, scoring.get(figure));
+        for (String figure : FILED) if (scoring.hasNonNull(figure)) measure.set(figure, scoring.get(figure));
         if (kind.equals("FURTHEST") && stairs.isObject()) measure.set("stairs", stairs);
         return measure;
     }
@@ -90,7 +92,7 @@ public final class LadderJson {
             // How many tries there are is told by the rung's doses.
             if (!noBalls && !type.equals("HITS_OF_N"))
                 measure.forEach((figure, value) -> {
-                    if (!figure.equals("type") && !figure.equals("stairs")) scoring.put(String.valueOf(figure), value);
+                    if (FILED.contains(String.valueOf(figure))) scoring.put(String.valueOf(figure), value);
                 });
         }
         if (out.get("gate") instanceof Map<?, ?> gate) {

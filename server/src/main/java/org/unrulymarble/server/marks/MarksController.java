@@ -20,6 +20,7 @@ import org.unrulymarble.core.flight.Reaction;
 import org.unrulymarble.core.flight.UnderCeiling;
 import org.unrulymarble.core.games.BowlingSheet;
 import org.unrulymarble.core.games.JackMatch;
+import org.unrulymarble.core.measure.MatchSoFar;
 import org.unrulymarble.core.measure.Reach;
 import org.unrulymarble.core.place.RoomSheet;
 import org.unrulymarble.core.place.Slalom;
@@ -136,6 +137,12 @@ class MarksController {
     @PostMapping("/reckon/jack-match")
     JackMatch jackMatch(@RequestBody JackMatch.JackMatchAsk ask) {
         return JackMatch.of(ask);
+    }
+
+    /** A match as a pad's taps have it. */
+    @PostMapping("/reckon/match-so-far")
+    MatchSoFar matchSoFar(@RequestBody MatchSoFar.MatchSoFarAsk ask) {
+        return MatchSoFar.of(ask);
     }
 
     @PostMapping("/reckon/bowling-sheet")

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
@@ -81,7 +82,8 @@ class RecordViews {
      * @param metGate whether this one round met its rung's gate
      * @param struck that it never was, as somebody said
      */
-    record Tried(Attempt attempt, boolean metGate, boolean struck, List<String> jointWithNames) {}
+    record Tried(
+            Attempt attempt, boolean metGate, boolean struck, List<String> jointWithNames, List<String> againstNames) {}
 
     /**
      * @param ladders each ladder that was tried or that the pupil was put on, in the catalogue's order
@@ -239,7 +241,8 @@ class RecordViews {
                             .rung(a.ladderId(), a.rungId())
                             .map(r -> Challenge.met(r, a))
                             .orElse(false);
-            out.add(new Tried(a, met, row.struck(), names(c, a.jointWith())));
+            List<String> against = a.detail() instanceof Detail.Played match ? match.against() : List.of();
+            out.add(new Tried(a, met, row.struck(), names(c, a.jointWith()), names(c, against)));
         }
         return out;
     }
