@@ -8,6 +8,7 @@ import { doseSchool, gate, pacing, side, turns } from "../../words";
 import { texts } from "../../words/texts";
 import { sideOrder } from "../../words-findings";
 import { BlockMore } from "./block-more";
+import { SplitFor } from "./split-for";
 
 const t = texts("plan");
 
@@ -174,7 +175,10 @@ export function BlockEditor(props: Props) {
           harder: words.harder,
         })}
       </p>
-      <MoveButtons {...props} />
+      <div className="flex flex-wrap gap-2">
+        <MoveButtons {...props} />
+        <SplitFor {...props} />
+      </div>
     </fieldset>
   );
 }

@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import type { Block, BlockPlan, Edit, Ladder, Rung } from "../../api/types";
 import { BlockMore } from "./block-more";
+import { SplitFor } from "./split-for";
 
 const rung = {
   id: "r1",
@@ -162,4 +163,29 @@ it("changes figures of a measure as they are typed, and goes back to the rung's 
   });
   fireEvent.click(screen.getByText("as the rung says"));
   expect(edits).toEqual([{ type: "SET_MEASURE", blockId: "b1", measure: null }]);
+});
+
+it("splits a block for some, and for all or nobody not", () => {
+  const props = { block, blocks: [block], ladder: { ...ladder, name: "Bowls" }, rung, plan: undefined, catalogue: [] };
+  const who = ["Amaru T.", "Beatrix O.", "Cosmo V."].map((name, i) => ({ id: `p${i}`, name }));
+  render(
+    <SplitFor
+      {...props}
+      block={{ ...block, onlyPupilIds: [] }}
+      onOffer={[]}
+      who={who}
+      must={() => undefined}
+      readOnly={false}
+      onChange={(next) => typed.push(next)}
+      onEdit={(edit) => edits.push(edit)}
+    />,
+  );
+  fireEvent.click(screen.getByText("Split it for some"));
+  const press = screen.getByText("Split it") as HTMLButtonElement;
+  expect(press.disabled).toBe(true);
+  for (const { name } of who) fireEvent.click(screen.getByLabelText(name));
+  expect(press.disabled).toBe(true);
+  fireEvent.click(screen.getByLabelText("Beatrix O."));
+  fireEvent.click(press);
+  expect(edits).toMatchObject([{ type: "SPLIT_FOR", blockId: "b1", pupilIds: ["p0", "p2"] }]);
 });

@@ -149,8 +149,8 @@ export function Pads({
       <div>
         {main && (
           <p className="text-mist">
-            <strong className="text-chalk">Counts:</strong> {main.counts}{" "}
-            <strong className="text-chalk">Does not:</strong> {main.countsNot}
+            <strong className="text-chalk">Counts:</strong> {main.counts} <strong className="text-chalk">Not:</strong>{" "}
+            {main.countsNot}
           </p>
         )}
         <p className="mt-2 text-mist">

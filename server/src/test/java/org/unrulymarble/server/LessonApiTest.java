@@ -242,6 +242,15 @@ class LessonApiTest {
         assertThat(answer.badFields()).containsExactly("place.size.widthM");
         assertThat(api.post("/api/spaces", room.replace("300", "3")).badFields())
                 .containsExactly("place.size.lengthM");
+        String walled = room.replace("0.2", "9")
+                .replace("300", "6")
+                .replace("\"wall\":null", "\"wall\":{\"runM\":%s,\"depthM\":%s}");
+        assertThat(api.post("/api/spaces", walled.formatted("20", "3")).badFields())
+                .containsExactly("place.size.wall.runM");
+        // Along the length there are 6 m in front of it, along the width 9.
+        assertThat(api.post("/api/spaces", walled.formatted("8", "7")).badFields())
+                .containsExactly("place.size.wall.depthM");
+        assertThat(api.post("/api/spaces", walled.formatted("6", "9")).status()).isEqualTo(201);
     }
 
     private static String path(Api.Answer made) {

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.edit.Edit;
@@ -82,6 +83,32 @@ class EditTest {
                         .blocks())
                 .extracting(Block::id)
                 .containsExactly("a", "b", "z", "y");
+    }
+
+    @Test
+    void the_whole_warm_up_comes_backwards_at_the_end_and_takes_the_cool_downs_place() {
+        String warm = World.CATALOGUE.all().stream()
+                .filter(l -> l.part() == Part.WARM_UP)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        List<Rung> rungs = World.CATALOGUE.ladder(warm).orElseThrow().rungs();
+        Lesson lesson = after(
+                new LessonEdit.Add("w1", null, warm, rungs.get(0).id()),
+                new LessonEdit.Add("w2", null, warm, rungs.get(1).id()),
+                new LessonEdit.Add("main", null, "wall-and-back", "two-hands-bounce"),
+                new LessonEdit.Add("old", null, warm, rungs.get(0).id()),
+                new BlockEdit.ChoosePart("old", Part.COOL_DOWN),
+                new LessonEdit.EndWithWarmUpBackwards("cool"));
+
+        assertThat(lesson.blocks())
+                .extracting(Block::id, Block::reverses)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("w1", null),
+                        org.assertj.core.groups.Tuple.tuple("w2", null),
+                        org.assertj.core.groups.Tuple.tuple("main", null),
+                        org.assertj.core.groups.Tuple.tuple("cool", "w2"),
+                        org.assertj.core.groups.Tuple.tuple("cool-2", "w1"));
     }
 
     @Test

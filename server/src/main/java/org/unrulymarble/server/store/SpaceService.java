@@ -5,7 +5,9 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.place.Space;
 import org.unrulymarble.server.platform.InUse;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -29,6 +31,20 @@ class SpaceService {
             checks.done();
             checks.range("place.size.lengthM", place.size().lengthM(), 0.5, 200)
                     .range("place.size.widthM", place.size().widthM(), 0.5, 200)
+                    .done();
+            Space size = place.size();
+            checks.that(
+                            size.wallIsAtMost(size.longestM()),
+                            "place.size.wall.runM",
+                            Fault.Rule.RANGE,
+                            0,
+                            size.longestM())
+                    .that(
+                            !size.wallIsAtMost(size.longestM()) || size.wallFits(),
+                            "place.size.wall.depthM",
+                            Fault.Rule.RANGE,
+                            0,
+                            size.besideWallM())
                     .done();
         }
     }

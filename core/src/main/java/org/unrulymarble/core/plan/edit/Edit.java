@@ -16,6 +16,7 @@ import org.unrulymarble.core.plan.Setting;
     @JsonSubTypes.Type(value = LessonEdit.Move.class, name = "MOVE"),
     @JsonSubTypes.Type(value = LessonEdit.Swap.class, name = "SWAP"),
     @JsonSubTypes.Type(value = LessonEdit.AddBackwards.class, name = "ADD_BACKWARDS"),
+    @JsonSubTypes.Type(value = LessonEdit.EndWithWarmUpBackwards.class, name = "END_WITH_WARM_UP_BACKWARDS"),
     @JsonSubTypes.Type(value = LessonEdit.ChooseShape.class, name = "CHOOSE_SHAPE"),
     @JsonSubTypes.Type(value = LessonEdit.SplitFor.class, name = "SPLIT_FOR"),
     @JsonSubTypes.Type(value = BlockEdit.ChooseRung.class, name = "CHOOSE_RUNG"),

@@ -146,6 +146,39 @@ public sealed interface LessonEdit extends Edit {
         }
     }
 
+    /**
+     * Ends with the whole warm-up backwards: its last task first, each with its steps backwards. What ended the lesson as a cool-down goes.
+     *
+     * @param id of the first new block; those after it are numbered on
+     */
+    record EndWithWarmUpBackwards(String id) implements LessonEdit {
+        public EndWithWarmUpBackwards {
+            new Checks().text("id", id, 50).done();
+        }
+
+        @Override
+        public Lesson on(Lesson lesson, Setting setting) {
+            List<Block> kept = lesson.blocks().subList(0, beforeCoolDown(lesson, setting));
+            List<Block> warmUp = new ArrayList<>();
+            for (Block block : kept) {
+                if (part(block, setting) != Part.WARM_UP || block.kind() != Block.Kind.TASK) break;
+                warmUp.add(block);
+            }
+            if (warmUp.isEmpty()) throw new Refused("id", Fault.Rule.UNKNOWN, "a warm-up");
+            List<Block> all = new ArrayList<>(kept);
+            for (int i = warmUp.size() - 1; i >= 0; i--) {
+                Block first = warmUp.get(i);
+                int number = warmUp.size() - i;
+                all.add(first.with(d -> {
+                    d.id = number == 1 ? id : id + "-" + number;
+                    d.part = Part.COOL_DOWN;
+                    d.reverses = first.id();
+                }));
+            }
+            return lesson.withBlocks(all);
+        }
+    }
+
     /** The school that the order follows. */
     record ChooseShape(Lesson.Shape shape) implements LessonEdit {
         public ChooseShape {

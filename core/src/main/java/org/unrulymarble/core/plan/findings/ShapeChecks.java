@@ -126,25 +126,41 @@ final class ShapeChecks {
     }
 
     private Change mirror(Placed warmUp) {
-        String first = warmUp.block().id();
         return Change.of(
                 Mend.Kind.COOL_DOWN_IN,
-                Map.of("task", warmUp.ladder() == null ? "" : warmUp.ladder().name(), "seconds", warmUp.workSec()),
-                new LessonEdit.AddBackwards(view.lesson().freshId("cool"), first));
+                Map.of(
+                        "task",
+                        warmUp.ladder() == null ? "" : warmUp.ladder().name(),
+                        "seconds",
+                        warmUps().stream().mapToInt(Placed::workSec).sum()),
+                new LessonEdit.EndWithWarmUpBackwards(view.lesson().freshId("cool")));
+    }
+
+    /** The tasks that the lesson begins with as its warm-up. */
+    private List<Placed> warmUps() {
+        return view.tasks().stream().takeWhile(p -> p.part() == Part.WARM_UP).toList();
+    }
+
+    /** Whether the lesson ends with the warm-up's tasks, the last one first, each backwards. */
+    private boolean endsWithWarmUpBackwards() {
+        List<String> warm = warmUps().stream().map(p -> p.block().id()).toList();
+        List<Placed> tasks = view.tasks();
+        if (tasks.size() < 2 * warm.size()) return false;
+        for (int i = 0; i < warm.size(); i++)
+            if (!warm.get(i).equals(tasks.get(tasks.size() - 1 - i).block().reverses())) return false;
+        return true;
     }
 
     /** Only where there is a warm-up and a cool-down to compare. */
     private void reversed() {
         if (first().part() != Part.WARM_UP || last().part() != Part.COOL_DOWN) return;
-        String warmUp = first().block().id();
-        String coolDown = last().block().id();
-        if (warmUp.equals(last().block().reverses()) || !first().isTask() || !last().isTask()) return;
+        if (endsWithWarmUpBackwards() || !first().isTask() || !last().isTask()) return;
         out.add(Found.mind(Code.COOL_DOWN_NOT_REVERSED)
                 .school(Finding.School.MIRRORED)
                 .mend(Change.of(
                         Mend.Kind.REVERSE_WARM_UP,
                         Map.of("task", first().ladder().name()),
-                        new BlockEdit.GoBackwards(coolDown, warmUp)))
+                        new LessonEdit.EndWithWarmUpBackwards(view.lesson().freshId("cool"))))
                 .done());
     }
 
