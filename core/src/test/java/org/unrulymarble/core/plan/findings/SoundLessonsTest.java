@@ -80,7 +80,7 @@ class SoundLessonsTest {
             assertThat(ScriptWriter.write(lesson, setting).segments()).isNotEmpty();
     }
 
-    private static Setting settingOf(Work work) {
+    static Setting settingOf(Work work) {
         return switch (work) {
             case HANDLING_WITHOUT_A_COURT, COUNTED_SERIES, ROUTINE_BOTH_WAYS, TWO_BALLS_FIRST, DRIBBLE_AND_TOSS ->
                 in(LOFT, 12);
@@ -98,7 +98,7 @@ class SoundLessonsTest {
         return setting(place, pupils).of(World.aged(12, pupils));
     }
 
-    private static Lesson lessonOf(Work work) {
+    static Lesson lessonOf(Work work) {
         return switch (work) {
             // Ball coordination at once, both ways round, overload, and a free block at the end; no cool-down.
             case HANDLING_WITHOUT_A_COURT ->
