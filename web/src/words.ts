@@ -137,7 +137,8 @@ export function metres(m: number): string {
 
 /** Who is where, in one sentence. */
 export function places(b: BlockPlan, spaceName: string, atHome: boolean): string {
-  if (!b.spots) return b.kind === "FREE" ? "All at once, wherever there is room." : "Nobody moves.";
+  if (!b.spots)
+    return b.kind === "FREE" || b.kind === "ROUTINE" ? "All at once, wherever there is room." : "Nobody moves.";
   if (b.spots.reason) return `Nothing fits in ${spaceName}: ${noRoom[b.spots.reason]}.`;
   if (atHome) return "At home: each pupil alone.";
   const spots = count(b.spots.spots, "spot fits", "spots fit");
@@ -168,12 +169,15 @@ export const doseSchool: Record<Block["dose"]["type"], string> = {
 export const blockKind: Record<Block["kind"], string> = {
   TASK: "Task",
   FREE: "Free combining",
+  ROUTINE: "Routine",
   TALK: "Talk",
   WATER: "Water",
 };
 
 /** What a block is for that is no task. */
-export const timeAbout: Record<"FREE" | "TALK" | "WATER", string> = {
+export const timeAbout: Record<"FREE" | "ROUTINE" | "TALK" | "WATER", string> = {
+  ROUTINE:
+    "Small moves one after the other without a stop; each is called when its turn comes. A stretch that is held has no count.",
   FREE: "Everyone puts together what was learnt as they like, each with the ball in hand. No score; one word afterwards.",
   TALK: "Time to talk: what comes, what was good, what to try at home.",
   WATER: "Everyone drinks; nobody moves.",
@@ -195,7 +199,7 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
   const what = () => {
     switch (d.type) {
       case "CLOCK":
-        return `${d.workSec} s`;
+        return `${block.routine ? (plan?.workSec ?? "?") : d.workSec} s`;
       case "COUNT":
         return `${[...d.orReps, d.reps].join(", ")} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
       case "GATE":

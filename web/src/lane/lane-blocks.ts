@@ -10,8 +10,12 @@ export function laneBlocks(lesson: Lesson, plan: LessonPlan, ladders: Ladder[]):
   });
 }
 
-/** A task has its ladder's name; other time is called what it is. */
-export function blockName(block: Pick<Block, "kind" | "ladderId">, ladders: Ladder[]): string {
+/** A task has its ladder's name, a routine its own; other time is called what it is. */
+export function blockName(
+  block: Pick<Block, "kind" | "ladderId"> & Partial<Pick<Block, "routine">>,
+  ladders: Ladder[],
+): string {
+  if (block.routine) return block.routine.name;
   if (block.kind !== "TASK") return blockKind[block.kind];
   return ladders.find((l) => l.id === block.ladderId)?.name ?? "";
 }

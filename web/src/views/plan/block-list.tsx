@@ -193,7 +193,7 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
     onUp: index > 0 ? () => move(-1) : undefined,
     onDown: index < blocks.length - 1 ? () => move(1) : undefined,
   };
-  if (!ladder || !rung) return <TimeEditor {...shared} />;
+  if (!ladder || !rung) return <TimeEditor {...shared} plan={plans.find((p) => p.id === block.id)} />;
   return (
     <BlockEditor
       {...shared}

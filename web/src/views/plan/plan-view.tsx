@@ -84,14 +84,14 @@ function Editor({
     return () => window.removeEventListener("keydown", byKey);
   }, [undo, redo, readOnly]);
 
-  const add = (how: (id: string, at: number) => Edit) => {
+  const add = (how: (id: string, at: number | null) => Edit) => {
     const id = v4();
     const after = blocks.findIndex((b) => b.id === chosenId);
-    plan.edit([how(id, after < 0 ? blocks.length : after + 1)], `add ${id}`);
+    plan.edit([how(id, after < 0 ? null : after + 1)], `add ${id}`);
     setChosenId(id);
     setAdding(false);
   };
-  const addTime = (kind: "WATER" | "TALK" | "FREE") =>
+  const addTime = (kind: "WATER" | "TALK" | "FREE" | "ROUTINE") =>
     add((id, at) => ({ type: "ADD_TIME", id, at, kind, seconds: null }));
 
   return (
@@ -160,6 +160,9 @@ function Editor({
             <p className="mt-4 flex flex-wrap gap-2">
               <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
                 + Add a block
+              </button>
+              <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
+                + Routine
               </button>
               <button type="button" className="btn" onClick={() => addTime("WATER")}>
                 + Water

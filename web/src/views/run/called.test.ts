@@ -24,3 +24,23 @@ it("calls by the clock, and a later round goes on where the one before ended", (
   expect(calledNow(script, work(0), 5_000)).toMatchObject({ number: 1, sinceMs: 1_000 });
   expect(calledNow(script, { ...work(0), kind: "REST" }, 0)).toBeUndefined();
 });
+
+it("calls a routine's moves at their own seconds, from the first in every round", () => {
+  const routine = {
+    segments: [work(0), work(1)],
+    blocks: [
+      {
+        calls: {
+          words: ["Waist, one side", "Waist, other side", "Hold"],
+          everySec: 0,
+          order: [0, 1, 2],
+          atSec: [0, 3, 7],
+        },
+      },
+    ],
+  } as unknown as RunScript;
+  const words = (segment: Segment) => [0, 2_999, 3_000, 8_000].map((ms) => calledNow(routine, segment, ms)?.word);
+  expect(words(work(0))).toEqual(["Waist, one side", "Waist, one side", "Waist, other side", "Hold"]);
+  expect(words(work(1))).toEqual(words(work(0)));
+  expect(calledNow(routine, work(1), 8_000)).toMatchObject({ number: 2, sinceMs: 1_000 });
+});

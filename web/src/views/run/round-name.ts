@@ -6,7 +6,7 @@ export function blockName(run: Run, block: number): string {
   const b = run.sheet.script.blocks[block];
   const ladder = run.sheet.ladders.find((l) => l.id === b?.ladderId);
   if (!b || !ladder)
-    return `${block + 1} ${b?.note ?? (b ? { TASK: "Task", FREE: "Free", TALK: "Talk", WATER: "Water" }[b.kind] : "")}`;
+    return `${block + 1} ${b?.note ?? (b ? { TASK: "Task", FREE: "Free", ROUTINE: "Routine", TALK: "Talk", WATER: "Water" }[b.kind] : "")}`;
   return `${block + 1} ${ladder.name}: ${ladder.rungs.find((r) => r.id === b.rungId)?.name ?? ""}`;
 }
 

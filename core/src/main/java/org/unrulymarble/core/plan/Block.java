@@ -9,6 +9,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
@@ -42,6 +43,7 @@ public record Block(
      * @param attitude push or control, or null for the rung's own
      * @param beat whether the rung's pace is beaten
      * @param reverses id of the block whose steps this one does backwards, or null
+     * @param routine the moves of a routine; null for what is none
      * @param laterRungIds the rungs of the second set and those after it, where they are others; a set beyond them is on the last of them
      */
     public record Work(
@@ -54,7 +56,8 @@ public record Block(
             Manner.Attitude attitude,
             Boolean beat,
             String reverses,
-            List<String> laterRungIds) {
+            List<String> laterRungIds,
+            Routine routine) {
 
         public Work {
             laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
@@ -66,7 +69,7 @@ public record Block(
 
         /** Nothing on any ladder. */
         private Work off() {
-            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null, List.of());
+            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null, List.of(), routine);
         }
     }
 
@@ -94,6 +97,10 @@ public record Block(
             if (optionalSets == null) optionalSets = optionalLast != null && optionalLast ? 1 : 0;
             optionalLast = null;
             rest = rest == null ? Rest.FIXED : rest;
+        }
+
+        Amount lasting(BlockDose other) {
+            return new Amount(other, sets, null, optionalSets, rest, restSec, waitIsRest);
         }
     }
 
@@ -172,6 +179,8 @@ public record Block(
         TASK,
         /** Everyone combines what was learnt as they like: no score, one word afterwards. */
         FREE,
+        /** Small moves one after the other, each called; it lasts as long as they do. */
+        ROUTINE,
         TALK,
         WATER
     }
@@ -264,6 +273,9 @@ public record Block(
             work = work.off();
             people = people.everyone();
         }
+        if (kind == Kind.ROUTINE && work.routine() != null)
+            amount = amount.lasting(BlockDose.byClock(work.routine().sec()));
+        checks.that(kind != Kind.ROUTINE || work.routine() != null, "routine", Fault.Rule.REQUIRED);
         BlockDose dose = amount.dose();
         Integer sets = amount.sets();
         checks.required("dose", dose)
@@ -349,6 +361,10 @@ public record Block(
 
     public String reverses() {
         return work.reverses();
+    }
+
+    public Routine routine() {
+        return work.routine();
     }
 
     public List<String> laterRungIds() {

@@ -7,6 +7,7 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
@@ -20,6 +21,7 @@ public final class BlockDraft {
     public String ladderId;
     public String rungId;
     public List<String> laterRungIds = List.of();
+    public Routine routine;
     public Block.RungBy rungBy = Block.RungBy.ONE;
     public List<Modifier> modifiers = List.of();
     public BlockDose dose;
@@ -65,6 +67,7 @@ public final class BlockDraft {
         rungId = b.rungId();
         rungBy = b.rungBy();
         laterRungIds = b.laterRungIds();
+        routine = b.routine();
         modifiers = b.modifiers();
         dose = b.dose();
         sets = b.sets();
@@ -128,7 +131,7 @@ public final class BlockDraft {
         d.kind = kind;
         d.dose = BlockDose.byClock(seconds);
         // Free combining needs a word before it; talk and water need none.
-        d.explainSec = kind == Block.Kind.FREE ? 15 : 0;
+        d.explainSec = kind == Block.Kind.FREE || kind == Block.Kind.ROUTINE ? 15 : 0;
         d.waitIsRest = false;
         d.sideSwapSec = 0;
         d.turnSwapSec = 0;
@@ -205,7 +208,17 @@ public final class BlockDraft {
                 id,
                 kind,
                 new Block.Work(
-                        ladderId, rungId, rungBy, modifiers, sides, sideOrder, attitude, beat, reverses, laterRungIds),
+                        ladderId,
+                        rungId,
+                        rungBy,
+                        modifiers,
+                        sides,
+                        sideOrder,
+                        attitude,
+                        beat,
+                        reverses,
+                        laterRungIds,
+                        routine),
                 new Block.Amount(dose, sets, null, optionalSets, rest, restSec, waitIsRest),
                 new Block.Around(setupSec, explainSec, countInSec, sideSwapSec, turnSwapSec),
                 new Block.Words(cue, sayChange, note),

@@ -97,8 +97,9 @@ public record BlockPlan(
         long waitingSec = p.isTask() ? p.waitingSecOnAverage() : 0;
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
         long moving = clock.activeSecPerPupil();
-        long touches =
-                p.isTask() ? touches(p, moving) + (p.quiet() == null ? 0 : Math.round(made(p.quiet(), waitingSec))) : 0;
+        long touches = p.isTask() || p.block().routine() != null
+                ? touches(p, moving) + (p.quiet() == null ? 0 : Math.round(made(p.quiet(), waitingSec)))
+                : 0;
         return new BlockPlan(
                 block.id(),
                 block.kind(),
@@ -141,6 +142,8 @@ public record BlockPlan(
 
     /** Those that are made: as many as are asked for by count, else what the planning rate lets one expect; a miss is none. */
     private static long touches(Placed p, long movingSec) {
+        if (p.block().routine() != null)
+            return (long) p.block().sets() * p.block().routine().count();
         if (p.reps() != null) return (long) p.block().sets() * p.sides().size() * p.reps();
         return Math.round(made(p.rung(), movingSec));
     }

@@ -5,6 +5,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.unrulymarble.core.chance.Calls;
 import org.unrulymarble.core.ladder.RandomCalls;
+import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.KeepAll;
@@ -21,12 +22,23 @@ final class Caller {
 
     /** Null where nothing is called. */
     static RunScript.Called of(Placed p) {
+        if (p.block().routine() != null) return moves(p.block().routine());
         if (!p.isTask()) return null;
         if (p.block().sideOrder() == Block.SideOrder.CALLED && p.sides().equals(List.of(Side.MIXED)))
             return called(SIDES, sideSec(p.rung()), p);
         if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep.balls(), p);
         RandomCalls called = p.rung().calls();
         return called == null ? null : called(called.words(), called.everySec(), p);
+    }
+
+    /** Each move at its second; every round begins with the first. */
+    private static RunScript.Called moves(Routine routine) {
+        List<Routine.Call> calls = routine.calls();
+        return new RunScript.Called(
+                calls.stream().map(Routine.Call::said).toList(),
+                0,
+                IntStream.range(0, calls.size()).boxed().toList(),
+                calls.stream().map(Routine.Call::atSec).toList());
     }
 
     /** The rung's own pace of calls, else one try after the other; nobody hears more than one word a second. */

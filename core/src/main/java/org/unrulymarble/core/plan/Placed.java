@@ -15,6 +15,7 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.RefusedPlace;
+import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.ladder.Sides;
@@ -172,8 +173,9 @@ public record Placed(
         return mixed ? block.dose().forBothSides() : block.dose().forClock();
     }
 
-    boolean moves() {
-        return isTask() || block.kind() == Block.Kind.FREE;
+    /** Whether the class moves in it: a task, a routine, free combining. */
+    public boolean moves() {
+        return isTask() || block.kind() == Block.Kind.FREE || block.kind() == Block.Kind.ROUTINE;
     }
 
     public Timing timing() {
@@ -205,11 +207,13 @@ public record Placed(
 
     public int effort() {
         if (isTask()) return ladder.effort();
-        return block.kind() == Block.Kind.FREE ? 3 : 1;
+        return moves() ? 3 : 1;
     }
 
     /** What is done one after the other, backwards where the block reverses another. */
     public List<String> steps() {
+        if (block.routine() != null)
+            return block.routine().calls().stream().map(Routine.Call::said).toList();
         if (!isTask()) return List.of();
         List<String> steps = new ArrayList<>(rung.steps());
         if (block.reverses() != null) java.util.Collections.reverse(steps);

@@ -51,7 +51,7 @@ public final class ScriptWriter {
                 null,
                 block.optionalSets(),
                 p.steps(),
-                block.note(),
+                block.routine() == null ? block.note() : block.routine().name(),
                 p.isTask() ? ball(p, setting) : null,
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),

@@ -29,6 +29,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
     public enum BlockKind {
         TASK,
         FREE,
+        ROUTINE,
         TALK,
         WATER
     }
@@ -176,10 +177,18 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
 
     /**
      * @param everySec from a round's start on; 0 where the next is called when the one before is done
+     * @param atSec when each word of the order is called, in seconds from its round's start; null where they come evenly
      * @param order which of the words is called; the next round goes on where one ended
      */
-    public record Called(List<String> words, double everySec, List<Integer> order) {
+    public record Called(List<String> words, double everySec, List<Integer> order, List<Integer> atSec) {
+
+        /** Evenly. */
+        public Called(List<String> words, double everySec, List<Integer> order) {
+            this(words, everySec, order, null);
+        }
+
         public Called {
+            atSec = atSec == null ? null : List.copyOf(atSec);
             words = List.copyOf(words);
             order = List.copyOf(order);
         }

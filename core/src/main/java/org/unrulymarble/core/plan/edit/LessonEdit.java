@@ -8,6 +8,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDraft;
 import org.unrulymarble.core.plan.Lesson;
@@ -51,7 +52,7 @@ public sealed interface LessonEdit extends Edit {
             Checks checks = new Checks()
                     .text("id", id, 60)
                     .required("kind", kind)
-                    .that(kind != Block.Kind.TASK, "kind", Fault.Rule.ONE_OF, "FREE, TALK, WATER");
+                    .that(kind != Block.Kind.TASK, "kind", Fault.Rule.ONE_OF, "FREE, ROUTINE, TALK, WATER");
             if (seconds != null) checks.range("seconds", seconds, 1, Checks.MAX_SEC);
             checks.done();
         }
@@ -60,9 +61,22 @@ public sealed interface LessonEdit extends Edit {
         public Lesson on(Lesson lesson, Setting setting) {
             int usual = kind == Block.Kind.FREE ? FREE_SEC : SHORT_SEC;
             return lesson.insert(
-                    place(lesson, at),
-                    BlockDraft.timeFor(id, kind, seconds == null ? usual : seconds)
-                            .block());
+                    at == null && (kind == Block.Kind.FREE || kind == Block.Kind.ROUTINE)
+                            ? beforeCoolDown(lesson, setting)
+                            : place(lesson, at),
+                    fresh(seconds == null ? usual : seconds));
+        }
+
+        private Block fresh(int sec) {
+            BlockDraft d = BlockDraft.timeFor(id, kind, sec);
+            // Two moves to begin with, to be changed.
+            if (kind == Block.Kind.ROUTINE)
+                d.routine = new Routine(
+                        "Routine",
+                        List.of(
+                                new Routine.Move("Ball round the waist", 10, 12, true),
+                                new Routine.Move("Ball held high", null, 10, false)));
+            return d.block();
         }
     }
 

@@ -45,7 +45,7 @@ final class BellFit {
         List<Placed> fitted = new ArrayList<>();
         long fixedSec = 0;
         for (Placed p : view.placed()) {
-            if (!p.isTask() && p.block().kind() != Block.Kind.FREE) {
+            if (!p.moves()) {
                 fixedSec += p.block().dose().seconds();
                 continue;
             }
@@ -78,7 +78,9 @@ final class BellFit {
 
     private static Fit.FitBlock fitBlock(Placed p) {
         Timing t = p.timing();
-        boolean byClock = p.block().dose().type() == BlockDose.Type.CLOCK;
+        // A routine lasts as long as its moves.
+        boolean byClock =
+                p.block().dose().type() == BlockDose.Type.CLOCK && p.block().routine() == null;
         int work = Math.max(1, t.dose().seconds());
         int step = p.mixed() ? 2 : 1;
         int least = byClock ? Math.min(work, LEAST_WORK_SEC * step) : work;

@@ -10,7 +10,6 @@ import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Part;
-import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
@@ -33,9 +32,7 @@ final class ShapeChecks {
     private ShapeChecks(View view, List<Found> out) {
         this.view = view;
         this.out = out;
-        this.moving = view.placed().stream()
-                .filter(p -> p.isTask() || p.block().kind() == Block.Kind.FREE)
-                .toList();
+        this.moving = view.placed().stream().filter(p -> p.moves()).toList();
     }
 
     static void look(View view, List<Found> out) {
