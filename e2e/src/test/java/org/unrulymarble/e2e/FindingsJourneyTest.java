@@ -137,7 +137,11 @@ class FindingsJourneyTest {
         browser.open("/store/spaces");
         browser.press("Rope yard");
         browser.type(browser.labelled("Length, m long,"), "15.5");
+        // Its free wall runs along 16 m and would stick out of the yard.
+        browser.seeText("Free wall must be");
+        browser.type(browser.labelled("Free wall, m of it,"), "15.5");
         browser.seeText("15.5 m × 10 m");
+        browser.press("Undo");
         browser.press("Undo");
         browser.seeText("16 m × 10 m");
     }

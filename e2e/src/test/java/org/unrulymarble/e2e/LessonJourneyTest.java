@@ -206,6 +206,68 @@ class LessonJourneyTest {
                 .reduce("", String::concat);
     }
 
+    @Test
+    void a_routine_is_called_and_its_lesson_copied_deleted_and_brought_back_with_its_note() {
+        String name = "Round of the morning";
+        String lessonId = lessons.newLesson(name);
+        browser.open("/plan/" + lessonId);
+        browser.press("+ Routine");
+        browser.await(
+                "for its figures",
+                d -> browser.see("[data-testid=routine-total]")
+                        .getText()
+                        .equals("3 calls, 34 s once through; 20 in all."));
+        browser.type(browser.labelled("Move 2"), "Ball held low");
+        browser.type(browser.labelled("After it: what to remember"), "Bring more chalk.");
+        browser.await(
+                "for the note",
+                d -> saved()
+                        && lessons.get("/api/lessons/" + lessonId)
+                                .at("/lesson/afterNote")
+                                .isString());
+
+        browser.open("/plan");
+        browser.press("Copy, move or delete " + name);
+        browser.press("Copy it");
+        browser.seeText("One copy is planned");
+        browser.press("Delete it");
+        browser.seeText("“" + name + "” is deleted.");
+        assertThat(browser.request("GET", "/api/lessons/" + lessonId, null).get("status"))
+                .isEqualTo(404L);
+        browser.press("Bring it back");
+        browser.await(
+                "for the lesson",
+                d -> browser.request("GET", "/api/lessons/" + lessonId, null)
+                        .get("status")
+                        .equals(200L));
+
+        // The copy is a week later, and has what was noted above it.
+        String copyId = lessons.get("/api/lessons")
+                .valueStream()
+                .filter(l -> l.get("name").stringValue().equals(name))
+                .filter(l -> l.get("onDay").stringValue().equals("2030-01-15"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .stringValue();
+        browser.open("/plan/" + copyId);
+        browser.await(
+                "for the note of the lesson before",
+                d -> browser.see("[data-testid=note-before]").getText().endsWith("Bring more chalk."));
+
+        run.beginAnyhow(copyId);
+        JsonNode script = run.run().get("sheet").get("script");
+        run.jumpTo(script.get("segments")
+                .valueStream()
+                .filter(s -> s.get("kind").stringValue().equals("WORK")
+                        && s.get("block").intValue() == 1)
+                .findFirst()
+                .orElseThrow()
+                .get("index")
+                .intValue());
+        browser.seeText("Ball round the waist, 10, one side");
+    }
+
     private String total() {
         return browser.see("[data-testid=total]").getText();
     }

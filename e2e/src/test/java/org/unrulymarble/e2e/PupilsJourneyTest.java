@@ -33,9 +33,10 @@ class PupilsJourneyTest {
         browser.press("Plan a block for them");
         browser.press("Lesson 1 of the term");
         browser.see("[data-testid=total]");
-        String blocks = browser.see("ol[aria-label=Blocks]").getText();
-        assertThat(blocks.substring(blocks.lastIndexOf(ladder)))
-                .contains("each on their own rung", "for ", "at the tables");
+        // The new block is open on arrival.
+        assertThat(browser.see("ol[aria-label=Blocks] > li:has(fieldset)").getText())
+                .contains(ladder)
+                .contains("each on their own rung", "Only for", "at the tables");
 
         browser.open("/pupils");
         browser.press("Ready to go up");

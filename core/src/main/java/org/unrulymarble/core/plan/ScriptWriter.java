@@ -56,8 +56,15 @@ public final class ScriptWriter {
                 meanwhile == null ? null : meanwhile.ladderId(),
                 meanwhile == null ? null : meanwhile.rungId(),
                 p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)),
-                new RunScript.Otherwise(block.standM(), block.target()),
+                otherwise(p),
                 block.rungBy() == Block.RungBy.ONE ? block.laterRungIds() : List.of());
+    }
+
+    /** What the record keeps beside a result: the rung's own distance is none of it. */
+    private static RunScript.Otherwise otherwise(Placed p) {
+        Double standM = p.block().standM();
+        boolean own = p.isTask() && standM != null && standM.equals(p.rung().standM());
+        return new RunScript.Otherwise(own ? null : standM, p.block().target());
     }
 
     /** As the ladder calls it; where the block is played with other kinds, those by their names. */

@@ -222,6 +222,10 @@ class ScoredOtherwiseTest {
                 List.of());
         Attempt kept = Attempt.ofRound("x", result, script, LocalDate.of(2027, 3, 1), "sock", "Sail loft");
         assertThat(kept.things()).isEqualTo(new Attempt.Things("sock", 3.5, "a bucket"));
+        // The rung's own distance sets nothing apart.
+        Lesson same = edited(lesson, new BlockEdit.SetStand("b1", far.standM()));
+        assertThat(ScriptWriter.write(same, SETTING).blocks().get(0).otherwise().standM())
+                .isNull();
     }
 
     private static Lesson edited(Lesson lesson, Edit... edits) {
