@@ -23,4 +23,9 @@ public record Pace(Double hitSec, Double missSec, Double stepSec, Double share) 
                 .range("share", share, 0.05, 0.99)
                 .done();
     }
+
+    /** How many count in so many seconds, as the planning rate lets one expect; a miss and its fetch take their time too. */
+    public double expectedIn(double sec) {
+        return share * sec / (share * hitSec + (1 - share) * missSec);
+    }
 }

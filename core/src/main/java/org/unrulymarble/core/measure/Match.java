@@ -80,6 +80,14 @@ public record Match(
         return ball.out() || ball.footOver() && footLineKills || ball.landedShort() && shortLineKills;
     }
 
+    /** Whether its score or its ends have ended it: then no clock did. */
+    public boolean isOver(List<Tap> taps) {
+        int a = points(taps, Tap.Team.A);
+        int b = points(taps, Tap.Team.B);
+        boolean reached = targetScore != null && a != b && Math.max(a, b) >= targetScore;
+        return reached || maxEnds != null && ends(taps, Tap.Team.A).size() >= maxEnds;
+    }
+
     /** What each end that was played was worth, as one side sees it. */
     public static List<Detail.EndPoints> ends(List<Tap> taps, Tap.Team team) {
         List<Detail.EndPoints> ends = new ArrayList<>();

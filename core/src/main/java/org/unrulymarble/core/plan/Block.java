@@ -300,8 +300,14 @@ public record Block(
         if (kind != Kind.TASK && dose != null)
             checks.that(dose.type() == BlockDose.Type.CLOCK, "dose.type", Fault.Rule.ONE_OF, "CLOCK");
         if (sets != null && words.cue() == Cue.AFTER_A_TRY) checks.that(sets >= 2, "sets", Fault.Rule.RANGE, 2, 60);
-        if (sets != null) checks.range("optionalSets", amount.optionalSets(), 0, Math.max(0, sets));
+        checks.range("optionalSets", amount.optionalSets(), 0, 60);
         checks.done();
+    }
+
+    /** The rung of a set, from 1. */
+    public String rungIdOfSet(int set) {
+        List<String> later = laterRungIds();
+        return set <= 1 || later.isEmpty() ? rungId() : later.get(Math.min(set - 1, later.size()) - 1);
     }
 
     /** The kinds that play a role, in order; the best kind where nothing else was chosen. */
@@ -379,8 +385,9 @@ public record Block(
         return amount.sets();
     }
 
+    /** No more than there are sets. */
     public Integer optionalSets() {
-        return amount.optionalSets();
+        return Math.min(amount.optionalSets(), sets());
     }
 
     public Rest rest() {

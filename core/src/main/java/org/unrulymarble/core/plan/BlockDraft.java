@@ -175,12 +175,6 @@ public final class BlockDraft {
         }
     }
 
-    /** The rung of a set, from 1. */
-    public String rungOfSet(int set) {
-        if (set <= 1 || laterRungIds.isEmpty()) return rungId;
-        return laterRungIds.get(Math.min(set - 1, laterRungIds.size()) - 1);
-    }
-
     static BlockDose countDose(Rung rung) {
         int reps = rung.gate().outOf() == null
                 ? rung.doses().count().reps()

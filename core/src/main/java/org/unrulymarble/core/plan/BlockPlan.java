@@ -98,7 +98,8 @@ public record BlockPlan(
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
         long moving = clock.activeSecPerPupil();
         long touches = p.isTask() || p.block().routine() != null
-                ? touches(p, moving) + (p.quiet() == null ? 0 : Math.round(made(p.quiet(), waitingSec)))
+                ? touches(p, moving)
+                        + (p.quiet() == null ? 0 : Math.round(p.quiet().pace().expectedIn(waitingSec)))
                 : 0;
         return new BlockPlan(
                 block.id(),
@@ -145,14 +146,7 @@ public record BlockPlan(
         if (p.block().routine() != null)
             return (long) p.block().sets() * p.block().routine().count();
         if (p.reps() != null) return (long) p.block().sets() * p.sides().size() * p.reps();
-        return Math.round(made(p.rung(), movingSec));
-    }
-
-    private static double made(Rung rung, long sec) {
-        double share = rung.pace().share();
-        return share
-                * sec
-                / (share * rung.pace().hitSec() + (1 - share) * rung.pace().missSec());
+        return Math.round(p.rung().pace().expectedIn(movingSec));
     }
 
     private static long optionalSec(Block block, List<Stretch> sets, LessonClock.BlockClock clock) {

@@ -3,7 +3,6 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import org.unrulymarble.core.check.Rounding;
-import org.unrulymarble.core.ladder.Pace;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
@@ -26,16 +25,12 @@ final class GateChoices {
                 new Gate.Reach(now.reach()),
                 new Gate.InARow(USUAL_ROW),
                 new Gate.SoManyOf(atLeastOne(share * tries), tries),
-                new Gate.SoManyIn(atLeastOne(made(rung.pace(), p.workSec())), Math.max(1, p.workSec())));
+                new Gate.SoManyIn(atLeastOne(rung.pace().expectedIn(p.workSec())), Math.max(1, p.workSec())));
         List<Gate> out = new ArrayList<>();
         for (Gate gate : usual)
             if (gate.getClass() == now.getClass()) out.add(now);
             else if (measure.mayHave(gate)) out.add(gate);
         return List.copyOf(out);
-    }
-
-    private static double made(Pace pace, double sec) {
-        return pace.share() * sec / (pace.share() * pace.hitSec() + (1 - pace.share()) * pace.missSec());
     }
 
     private static int atLeastOne(double n) {

@@ -273,9 +273,7 @@ public record Placed(
 
     /** @param set from 1 */
     Rung rungOfSet(int set) {
-        List<String> later = block.laterRungIds();
-        if (set == 1 || later.isEmpty()) return rung;
-        return ladder.rung(later.get(Math.min(set - 1, later.size()) - 1)).orElse(rung);
+        return ladder.rung(block.rungIdOfSet(set)).orElse(rung);
     }
 
     /** What is needed for all of its sets. */

@@ -91,6 +91,11 @@ final class Results {
     }
 
     private RoundResult result(TallyKey key, Known known, Source source, List<String> jointWith) {
+        return result(key, known, source, jointWith, time(key));
+    }
+
+    /** @param time null where no clock ended the round */
+    private RoundResult result(TallyKey key, Known known, Source source, List<String> jointWith, RoundTime time) {
         Scored s = known.scored();
         return new RoundResult(
                 key.pupilId(),
@@ -101,7 +106,7 @@ final class Results {
                 s.misses(),
                 s.tries(),
                 s.inARow(),
-                time(key),
+                time,
                 source,
                 played.rungOf(key.segment(), key.pupilId()),
                 played.isChosen(key.segment(), key.pupilId()),
@@ -132,6 +137,7 @@ final class Results {
         }
         List<Tap> taps = counted.standing();
         if (taps.stream().noneMatch(Tap.EndWon.class::isInstance)) return out;
+        boolean over = measure(key) instanceof Match rules && rules.isOver(taps);
         for (String worker : crew.workers()) {
             TallyKey own = new TallyKey(key.segment(), key.take(), worker);
             // A number that was told for this pupil is the last word.
@@ -142,7 +148,8 @@ final class Results {
                     .toList();
             Scored points =
                     Scored.only(Match.points(taps, team)).with(new Detail.Played(Match.ends(taps, team), against));
-            out.add(result(own, new Known(points, true), Source.ADULT, team(crew, worker, counted)));
+            out.add(result(
+                    own, new Known(points, true), Source.ADULT, team(crew, worker, counted), over ? null : time(own)));
         }
         return out;
     }

@@ -43,6 +43,10 @@ class MatchSoFarTest {
         assertThat(over.sheet().winner()).isEqualTo(Nearest.A);
         assertThat(over.sheet().next()).isNull();
         assertThat(over.sheet().ends()).hasSize(3);
+        assertThat(new Match(7).isOver(taps)).isTrue();
+        assertThat(new Match(8).isOver(taps)).isFalse();
+        assertThat(new Match(null, null, 3, null, null, null, null, null, null, null).isOver(taps))
+                .isTrue();
     }
 
     @Test

@@ -159,6 +159,9 @@ class InForceTest {
         assertThat(plan.workSec()).isEqualTo(40);
         // A single round may be for those who want it: all of it can fall away.
         assertThat(plan.optionalSec()).isEqualTo(plan.endSec() - plan.startSec());
+        // Fewer sets than were optional: all of them are.
+        Block fewer = lesson.blocks().get(0).with(d -> d.optionalSets = 4);
+        assertThat(fewer.optionalSets()).isEqualTo(1);
         assertThatThrownBy(() -> new BlockDose.ByCount(20, 1.0, List.of(30))).hasMessageContaining("orReps[0]");
     }
 

@@ -300,8 +300,9 @@ public sealed interface BlockEdit extends Edit {
                             Fault.Rule.ONE_OF,
                             "a rung with the same sides")
                     .done();
+            Block now = d.block();
             List<String> later = new ArrayList<>();
-            for (int k = 2; k <= d.sets; k++) later.add(k == set ? rungId : d.rungOfSet(k));
+            for (int k = 2; k <= d.sets; k++) later.add(k == set ? rungId : now.rungIdOfSet(k));
             d.laterRungIds = later.stream().allMatch(d.rungId::equals) ? List.of() : List.copyOf(later);
         }
     }

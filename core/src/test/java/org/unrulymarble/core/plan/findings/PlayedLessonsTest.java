@@ -21,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.ScriptWriter;
 import org.unrulymarble.core.plan.Setting;
@@ -61,6 +62,29 @@ class PlayedLessonsTest {
         Lesson lesson = SoundLessonsTest.lessonOf(work);
         List<Attempt> all = played(lesson, setting.of(World.aged(12, 1)));
         assertThat(all).allSatisfy(a -> assertThat(a.jointWith()).isEmpty());
+    }
+
+    @Test
+    void a_match_that_its_score_ended_was_not_broken_off_and_one_that_was_left_was() {
+        RunScript script = ScriptWriter.write(
+                World.lesson(20, World.task("nearest-the-jack", "to-seven")), World.setting(World.YARD, 2));
+        Segment round = script.segments().stream()
+                .filter(s -> s.kind() == Segment.Kind.WORK)
+                .findFirst()
+                .orElseThrow();
+        assertThat(afterNineSeconds(script, round, 4)).allMatch(r -> r.time().isBrokenOff());
+        assertThat(afterNineSeconds(script, round, 4, 3)).hasSize(2).allMatch(r -> r.time() == null);
+    }
+
+    /** Ends that the first side won one after the other; then the round is left. */
+    private static List<RoundResult> afterNineSeconds(RunScript script, Segment round, int... ends) {
+        String first = script.turnOf(round).crews().get(0).workers().get(0);
+        List<RunEvent> log = new ArrayList<>();
+        add(log, 0, new What.Go(round.index(), 0L));
+        for (int points : ends)
+            add(log, 5, new What.Tapped(round.index(), 1, first, new Tap.EndWon(Tap.Team.A, points)));
+        add(log, 9, new What.Finish());
+        return new RunLog(script).add(log).fold(START + 9_000).results();
     }
 
     private static List<Attempt> played(Lesson lesson, Setting setting) {
