@@ -64,6 +64,8 @@ public final class Browser implements AutoCloseable {
                 .withEnvironment(environment)
                 .build();
         driver = new ChromeDriver(service, options);
+        // axe reads a list of a thousand elements in a script: on a busy machine longer than the driver's 30 s.
+        driver.manage().timeouts().scriptTimeout(Duration.ofMinutes(3));
         size(1280, 800);
     }
 
