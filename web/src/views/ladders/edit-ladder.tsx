@@ -6,7 +6,7 @@ import { api } from "../../api/client";
 import { ownLadders } from "../../api/queries";
 import type { Ladder, OwnLadder } from "../../api/types";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { useKept } from "../../ui/use-kept";
+import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { deferring } from "../../words";
 import { SaveState } from "../plan/save-state";
 import { LadderForm } from "./ladder-form";
@@ -37,7 +37,7 @@ export function EditLadder() {
 
 function Editor({ loaded }: { loaded: OwnLadder }) {
   const changed = useLaddersChanged();
-  const kept = useKept<OwnLadder, { ladder: Ladder }>(
+  const kept = useVersionedDraft<OwnLadder, { ladder: Ladder }>(
     `/ladders/own/${loaded.id}`,
     loaded,
     (v) => ({ ladder: v.ladder }),

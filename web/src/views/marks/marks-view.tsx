@@ -8,7 +8,7 @@ import { localDay } from "../../local-day";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { type WorkingId, workings } from "../../words-marks";
 import type { Given } from "./given";
-import { Sign } from "./sign";
+import { WorkingIcon } from "./working-icon";
 
 type Part = ComponentType<{ given: Given }>;
 
@@ -89,7 +89,7 @@ function Board() {
         {workings.map(([id, title, about]) => (
           <li key={id} className="border-b border-rule">
             <Link to={`/marks/${id}`} className="flex items-center gap-5 py-3.5 no-underline hover:bg-tint">
-              <Sign of={id} />
+              <WorkingIcon of={id} />
               <span>
                 <strong className="block font-head text-lg">{title}</strong>
                 <span className="text-soft">{about}</span>

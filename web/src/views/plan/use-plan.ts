@@ -3,7 +3,7 @@ import { useCallback, useRef } from "react";
 import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery } from "../../api/queries";
 import type { Edit, Lesson, LessonDoc, LessonView } from "../../api/types";
-import { useKept } from "../../ui/use-kept";
+import { useVersionedDraft } from "../../ui/use-versioned-draft";
 
 export type Draft = Omit<LessonDoc, "version">;
 
@@ -19,7 +19,7 @@ export function edited(lessonId: string, lesson: Lesson, edits: Edit[]): Promise
 /** A lesson being changed: every change is worked out on the server and comes back saved, with its findings. */
 export function usePlan(loaded: LessonView) {
   const client = useQueryClient();
-  const kept = useKept<LessonView, Draft>(`/lessons/${loaded.id}`, loaded, draftOf, (view) => {
+  const kept = useVersionedDraft<LessonView, Draft>(`/lessons/${loaded.id}`, loaded, draftOf, (view) => {
     client.setQueryData(lessonQuery(loaded.id).queryKey, view);
     client.invalidateQueries({ queryKey: ["lessons"] });
   });

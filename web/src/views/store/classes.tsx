@@ -5,7 +5,7 @@ import type { ClassDoc, SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed } from "../../ui/states";
-import { useKept } from "../../ui/use-kept";
+import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { count } from "../../words";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
@@ -89,7 +89,7 @@ function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
 function KnownClass({ known }: { known: SchoolClass }) {
   const client = useQueryClient();
   const staff = useQuery({ ...helpersQuery, enabled: known.mayChange });
-  const kept = useKept<SchoolClass, ClassDraft>(
+  const kept = useVersionedDraft<SchoolClass, ClassDraft>(
     `/classes/${known.id}`,
     known,
     (v) => ({ name: v.name, pupils: v.pupils.map((p) => ({ id: p.id, details: p.details })), helperIds: v.helperIds }),

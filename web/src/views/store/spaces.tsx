@@ -7,7 +7,7 @@ import { featureWord } from "../../room/features";
 import { Room } from "../../room/room";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
-import { useKept } from "../../ui/use-kept";
+import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { metres } from "../../words";
 import { surface } from "../../words-findings";
 import { SaveState } from "../plan/save-state";
@@ -116,7 +116,7 @@ function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
 function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boolean; onGone: () => void }) {
   const client = useQueryClient();
   const [stuck, setStuck] = useState<Problem>();
-  const kept = useKept<Space, Omit<SpaceDoc, "version">>(
+  const kept = useVersionedDraft<Space, Omit<SpaceDoc, "version">>(
     `/spaces/${known.id}`,
     known,
     (v) => ({ name: v.name, place: v.place }),

@@ -1,5 +1,9 @@
 package org.unrulymarble.server;
 
+import static com.tngtech.archunit.core.domain.JavaCall.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 
@@ -7,6 +11,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import jakarta.persistence.Entity;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 import org.springframework.modulith.core.ApplicationModules;
@@ -47,6 +52,14 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .areAssignableTo(Repository.class);
+
+    /** Time comes from the one clock that a test can set. */
+    @ArchTest
+    static final ArchRule rows_have_no_clock_of_their_own = noClasses()
+            .that()
+            .areAnnotatedWith(Entity.class)
+            .should()
+            .callMethodWhere(target(nameMatching("now")).and(target(owner(resideInAPackage("java.time..")))));
 
     @ArchTest
     static final ArchRule nothing_depends_on_the_demo = noClasses()

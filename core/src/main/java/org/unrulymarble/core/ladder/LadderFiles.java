@@ -93,20 +93,20 @@ public final class LadderFiles {
         List<KitKind> brought = each(top.get("kinds"), "kinds", troubles, KitKind::id, KitKinds::kind);
         List<KitKind> all = new ArrayList<>(brought);
         all.addAll(known.all());
-        LadderShape shape = new LadderShape(new KitKinds(all));
+        LadderReader reader = new LadderReader(new KitKinds(all));
         List<Ladder> ladders = each(
                 earlier ? EarlierFormat.carriedOver(entries) : entries,
                 "ladders",
                 troubles,
                 Ladder::id,
-                f -> shape.ladder(f, top.get("family")));
+                f -> reader.ladder(f, top.get("family")));
         if (!troubles.found.isEmpty()) throw new BadLadderFile(file, troubles.found);
         return new LadderFile(brought, ladders);
     }
 
     /** Reads a list entry by entry; what is wrong with one does not keep the others from being looked at. */
     private static <T> List<T> each(
-            Object list, String field, Troubles troubles, Function<T, String> idOf, Function<Fields, T> shape) {
+            Object list, String field, Troubles troubles, Function<T, String> idOf, Function<Fields, T> read) {
         List<T> out = new ArrayList<>();
         if (list == null) return out;
         if (!(list instanceof List<?> entries)) {
@@ -120,7 +120,7 @@ public final class LadderFiles {
                 if (!(entries.get(i) instanceof Map<?, ?> entry))
                     throw new Fields.Unreadable("", Fault.Rule.KIND, "a mapping");
                 if (entry.get("id") instanceof String id) name = id;
-                T one = shape.apply(new Fields(entry));
+                T one = read.apply(new Fields(entry));
                 if (!ids.add(idOf.apply(one))) throw new Fields.Unreadable("id", Fault.Rule.TWICE, idOf.apply(one));
                 out.add(one);
             } catch (Fields.Unreadable e) {
@@ -153,7 +153,7 @@ public final class LadderFiles {
      */
     public static Ladder checked(Map<?, ?> ladder, KitKinds kinds) {
         try {
-            return new LadderShape(kinds).ladder(new Fields(ladder), null);
+            return new LadderReader(kinds).ladder(new Fields(ladder), null);
         } catch (Fields.Unreadable e) {
             throw new Refused(e.faults());
         }

@@ -1,12 +1,12 @@
 package org.unrulymarble.server.account;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bandwidth;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.ConsumptionProbe;
 import java.time.Duration;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.server.platform.TooManyTries;
@@ -37,14 +37,8 @@ class SignInLimit {
         }
     }
 
-    private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-            return size() > REMEMBERED;
-        }
-    };
+    private final Cache<String, Bucket> buckets =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     /** One try, counted already; {@link #right} gives it back. */
     final class Try {
@@ -80,9 +74,7 @@ class SignInLimit {
     }
 
     private Bucket bucket(Rule rule, String key) {
-        synchronized (buckets) {
-            return buckets.computeIfAbsent(
-                    rule + " " + key, k -> Bucket.builder().addLimit(rule.limit).build());
-        }
+        return buckets.get(
+                rule + " " + key, k -> Bucket.builder().addLimit(rule.limit).build());
     }
 }

@@ -1,10 +1,10 @@
 package org.unrulymarble.server.audit;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -54,14 +54,8 @@ public class Audit {
      */
     public record AuditEntry(long number, long atMs, UUID accountId, String address, Kind kind, String about) {}
 
-    private final Map<String, Long> looks = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Long> eldest) {
-            return size() > LOOKS_REMEMBERED;
-        }
-    };
+    private final Cache<String, Long> looks =
+            Caffeine.newBuilder().maximumSize(LOOKS_REMEMBERED).build();
 
     private final JdbcClient store;
     private final ClientAddress address;
@@ -86,11 +80,9 @@ public class Audit {
     public void look(UUID accountId, Kind kind, UUID about) {
         long now = clock.millis();
         String key = accountId + " " + kind + " " + about;
-        synchronized (looks) {
-            Long before = looks.get(key);
-            if (before != null && now - before < SAME_LOOK.toMillis()) return;
-            looks.put(key, now);
-        }
+        Long before = looks.getIfPresent(key);
+        if (before != null && now - before < SAME_LOOK.toMillis()) return;
+        looks.put(key, now);
         note(accountId, kind, about);
     }
 

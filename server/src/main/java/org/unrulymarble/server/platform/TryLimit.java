@@ -1,11 +1,11 @@
 package org.unrulymarble.server.platform;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bandwidth;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.ConsumptionProbe;
 import java.time.Duration;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 
@@ -16,14 +16,8 @@ public class TryLimit {
     private static final int TRIES = 10;
     private static final int REMEMBERED = 10_000;
 
-    private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-            return size() > REMEMBERED;
-        }
-    };
+    private final Cache<String, Bucket> buckets =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     /** @throws TooManyTries when this was one too many */
     public void count(String from) {
@@ -38,15 +32,13 @@ public class TryLimit {
     }
 
     private Bucket bucket(String key) {
-        synchronized (buckets) {
-            return buckets.computeIfAbsent(
-                    key,
-                    k -> Bucket.builder()
-                            .addLimit(Bandwidth.builder()
-                                    .capacity(TRIES)
-                                    .refillGreedy(TRIES, Duration.ofMinutes(1))
-                                    .build())
-                            .build());
-        }
+        return buckets.get(
+                key,
+                k -> Bucket.builder()
+                        .addLimit(Bandwidth.builder()
+                                .capacity(TRIES)
+                                .refillGreedy(TRIES, Duration.ofMinutes(1))
+                                .build())
+                        .build());
     }
 }

@@ -97,7 +97,7 @@ class AttemptRow implements Persistable<UUID> {
 
     protected AttemptRow() {}
 
-    AttemptRow(UUID classId, UUID runId, Attempt a) {
+    AttemptRow(UUID classId, UUID runId, Attempt a, Instant notedAt) {
         this.id = UUID.fromString(a.id());
         this.classId = classId;
         this.runId = runId;
@@ -128,7 +128,7 @@ class AttemptRow implements Persistable<UUID> {
         this.detail = a.detail();
         this.scoredBy = a.task().scoredBy();
         this.jointWith = String.join(",", a.jointWith());
-        this.notedAt = Instant.now();
+        this.notedAt = notedAt;
     }
 
     /** Null for what belongs to no run kept here. */

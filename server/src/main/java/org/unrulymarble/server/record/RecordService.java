@@ -1,6 +1,7 @@
 package org.unrulymarble.server.record;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashSet;
@@ -66,9 +67,10 @@ public class RecordService {
                 .toList();
         remarks.saveAll(heard);
         heard.forEach(r -> r.key().ifPresent(touched::add));
+        Instant now = clock.instant();
         List<AttemptRow> fresh = attempts.stream()
                 .filter(a -> here.contains(a.pupilId()))
-                .map(a -> new AttemptRow(classId, runId, a))
+                .map(a -> new AttemptRow(classId, runId, a, now))
                 .toList();
         // What was corrected before stays corrected: the last correction of a round is the last word on it.
         Map<UUID, AttemptRow> byId = fresh.stream().collect(Collectors.toMap(AttemptRow::getId, r -> r));
@@ -133,8 +135,10 @@ public class RecordService {
 
     /** @param far told how many are in, again and again */
     void add(UUID classId, List<Attempt> attempts, IntConsumer far) {
-        List<AttemptRow> fresh =
-                attempts.stream().map(a -> new AttemptRow(classId, null, a)).toList();
+        Instant now = clock.instant();
+        List<AttemptRow> fresh = attempts.stream()
+                .map(a -> new AttemptRow(classId, null, a, now))
+                .toList();
         for (int from = 0; from < fresh.size(); from += ResultsOut.HELD) {
             int to = Math.min(fresh.size(), from + ResultsOut.HELD);
             rows.saveAllAndFlush(fresh.subList(from, to));

@@ -40,7 +40,7 @@ public class RunService {
     /** Runs whose wall shows what was scored, as far as a wall is open. */
     private final Set<UUID> scoresOnWall = ConcurrentHashMap.newKeySet();
 
-    private final Hearing hearing;
+    private final RunAccessCache mayFeed;
     private final GroupCommit<Append> appends = new GroupCommit<>("run-appends", this::write);
     private final RunRows runs;
     private final RunHeads heads;
@@ -56,7 +56,7 @@ public class RunService {
 
     RunService(
             TransactionTemplate transactions,
-            Hearing hearing,
+            RunAccessCache mayFeed,
             RunRows runs,
             RunHeads heads,
             RunStreams streams,
@@ -68,7 +68,7 @@ public class RunService {
             JsonMapper json,
             Clock clock) {
         this.transactions = transactions;
-        this.hearing = hearing;
+        this.mayFeed = mayFeed;
         this.runs = runs;
         this.heads = heads;
         this.streams = streams;
@@ -137,7 +137,7 @@ public class RunService {
     @Transactional(propagation = Propagation.SUPPORTS)
     List<UUID> append(UUID runId, List<SentEvent> sentHere) {
         // Every tap asks; what an account may do does not change from one to the next.
-        hearing.of(SignedIn.now().accountId(), runId, () -> mayHear(runId));
+        mayFeed.check(SignedIn.now().accountId(), runId, () -> mayHear(runId));
         check(sentHere, sheets.of(runId).script());
         List<RunEvent> sent = sentHere.stream().map(SentEvent::event).toList();
         appends.keep(new Append(runId, SignedIn.now().accountId(), sent));

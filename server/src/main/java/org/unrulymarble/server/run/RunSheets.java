@@ -1,9 +1,9 @@
 package org.unrulymarble.server.run;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -31,14 +31,8 @@ class RunSheets {
 
     private static final int SHEETS_KEPT = 200;
 
-    private final Map<UUID, Sheet> sheets = new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<UUID, Sheet> eldest) {
-            return size() > SHEETS_KEPT;
-        }
-    };
+    private final Cache<UUID, Sheet> sheets =
+            Caffeine.newBuilder().maximumSize(SHEETS_KEPT).build();
 
     private final RunRows runs;
     private final LadderService ladders;
@@ -119,23 +113,14 @@ class RunSheets {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                synchronized (sheets) {
-                    sheets.remove(runId);
-                }
+                sheets.invalidate(runId);
             }
         });
     }
 
     /** A sheet never changes once its run has begun, and is asked for with every tap. */
     Sheet of(UUID runId) {
-        synchronized (sheets) {
-            Sheet known = sheets.get(runId);
-            if (known != null) return known;
-        }
-        Sheet read = read(runs.findById(runId).orElseThrow(NotFound::new).sheet());
-        synchronized (sheets) {
-            sheets.put(runId, read);
-        }
-        return read;
+        return sheets.get(
+                runId, id -> read(runs.findById(id).orElseThrow(NotFound::new).sheet()));
     }
 }

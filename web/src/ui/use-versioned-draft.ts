@@ -12,7 +12,7 @@ const ONE_STEP_MS = 900;
  * @param draftOf what of it can be changed, without its version
  * @param onSaved what else wants to know
  */
-export function useKept<View extends { version: number }, Draft extends object>(
+export function useVersionedDraft<View extends { version: number }, Draft extends object>(
   path: string,
   loaded: View,
   draftOf: (view: View) => Draft,

@@ -18,7 +18,7 @@ const lines: Record<WorkingId, [string, string]> = {
 };
 
 /** A small drawing of what a working is about. */
-export function Sign({ of }: { of: WorkingId }) {
+export function WorkingIcon({ of }: { of: WorkingId }) {
   return (
     <svg
       width="76"

@@ -33,28 +33,28 @@ import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
 
 /** Which field of a file becomes which part of a ladder. What a ladder says for all its rungs holds for each rung without its own. */
-final class LadderShape {
+final class LadderReader {
 
     private final KitKinds kinds;
 
-    LadderShape(KitKinds kinds) {
+    LadderReader(KitKinds kinds) {
         this.kinds = kinds;
     }
 
     /** @param family of all ladders of the file, where one does not name its own */
     Ladder ladder(Fields fields, Object family) {
         return Fields.whole(fields, f -> {
-            Doses doses = f.part("doses", LadderShape::doses);
-            Manner manner = f.part("manner", LadderShape::manner);
+            Doses doses = f.part("doses", LadderReader::doses);
+            Manner manner = f.part("manner", LadderReader::manner);
             Usual usual = new Usual(
                     doses,
                     manner == null ? Manner.ANY : manner,
                     f.word("sides", Sides.class),
                     f.word("measure", Measure.Kind.class),
                     f.text("unit"),
-                    f.part("pace", LadderShape::pace),
+                    f.part("pace", LadderReader::pace),
                     f.words("modifiers", Modifier.class),
-                    f.part("stepping", LadderShape::stepping));
+                    f.part("stepping", LadderReader::stepping));
             List<Rung> rungs = f.parts("rungs", r -> rung(r, usual));
             return new Ladder(
                     f.text("id"),
@@ -85,7 +85,7 @@ final class LadderShape {
 
     private static Ladder.Room room(Fields f) {
         return new Ladder.Room(
-                f.part("footprint", LadderShape::footprint),
+                f.part("footprint", LadderReader::footprint),
                 f.words("surfaces", Surface.class),
                 f.word("noise", Noise.class),
                 f.part("net", n -> new NetMark(n.text("preset"), n.number("launchM"), n.number("angleDeg"))));
@@ -160,19 +160,19 @@ final class LadderShape {
     }
 
     private Rung rung(Fields f, Usual usual) {
-        Doses own = f.part("doses", LadderShape::doses);
+        Doses own = f.part("doses", LadderReader::doses);
         Manner manner = f.part("manner", m -> manner(m, usual.manner()));
-        Pace pace = f.part("pace", LadderShape::pace);
+        Pace pace = f.part("pace", LadderReader::pace);
         List<Modifier> modifiers = f.words("modifiers", Modifier.class);
         Sides sides = f.word("sides", Sides.class);
         Measure.Kind kind = f.word("measure", Measure.Kind.class);
         String unit = f.text("unit");
         Doses doses = own == null ? usual.doses() : own;
-        Stairs ownStepping = f.part("stepping", LadderShape::stepping);
+        Stairs ownStepping = f.part("stepping", LadderReader::stepping);
         Stairs stepping = ownStepping == null ? usual.stepping() : ownStepping;
-        Scoring scoring = f.part("scoring", LadderShape::scoring);
+        Scoring scoring = f.part("scoring", LadderReader::scoring);
         Pace paceInForce = pace == null ? usual.pace() : pace;
-        Gate gate = f.part("gate", LadderShape::gate);
+        Gate gate = f.part("gate", LadderReader::gate);
         if (gate instanceof Gate.SoManyIn timed
                 && paceInForce != null
                 && timed.reach() * paceInForce.hitSec() > timed.inSec())
