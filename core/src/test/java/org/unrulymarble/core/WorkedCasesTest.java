@@ -15,13 +15,18 @@ import org.unrulymarble.core.chance.Odds;
 import org.unrulymarble.core.chance.Streak;
 import org.unrulymarble.core.clock.Fit;
 import org.unrulymarble.core.flight.Angled;
+import org.unrulymarble.core.flight.FlightAir;
 import org.unrulymarble.core.flight.Rebound;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.TossForClaps;
 import org.unrulymarble.core.flight.WallMark;
+import org.unrulymarble.core.flight.WallMarkAir;
 import org.unrulymarble.core.games.Bowling;
 import org.unrulymarble.core.games.End;
 import org.unrulymarble.core.measure.Staircase;
+import org.unrulymarble.core.record.Due;
+import org.unrulymarble.core.record.Skill;
+import org.unrulymarble.core.rotation.Groups;
 
 /** Every worked case of every reckoning; clock and spots have their own. */
 class WorkedCasesTest {
@@ -42,6 +47,11 @@ class WorkedCasesTest {
         put("mastery", Mastery.MasteryAsk.class, Mastery::of);
         put("staircase", Staircase.StaircaseAsk.class, Staircase::of);
         put("ends", End.EndAsk.class, End::of);
+        put("flight-air", FlightAir.FlightAirAsk.class, FlightAir::of);
+        put("wall-mark-air", WallMarkAir.WallMarkAirAsk.class, WallMarkAir::of);
+        put("due", Due.DueAsk.class, Due::of);
+        put("skill", Skill.SkillAsk.class, Skill::of);
+        put("groups", Groups.GroupsAsk.class, Groups::of);
         put("bowling", Bowling.BowlingAsk.class, Bowling::of);
     }
 

@@ -13,14 +13,19 @@ import org.unrulymarble.core.chance.Streak;
 import org.unrulymarble.core.clock.Fit;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.flight.Angled;
+import org.unrulymarble.core.flight.FlightAir;
 import org.unrulymarble.core.flight.Rebound;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.flight.TossForClaps;
 import org.unrulymarble.core.flight.WallMark;
+import org.unrulymarble.core.flight.WallMarkAir;
 import org.unrulymarble.core.games.Bowling;
 import org.unrulymarble.core.games.End;
 import org.unrulymarble.core.measure.Staircase;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.record.Due;
+import org.unrulymarble.core.record.Skill;
+import org.unrulymarble.core.rotation.Groups;
 
 /** One question, one answer, nothing kept. Field names and units are the core's own. */
 @RestController
@@ -110,5 +115,30 @@ class ReckonController {
     @PostMapping("/bowling")
     Bowling bowling(@RequestBody Bowling.BowlingAsk ask) {
         return Bowling.of(ask);
+    }
+
+    @PostMapping("/flight-air")
+    FlightAir flightAir(@RequestBody FlightAir.FlightAirAsk ask) {
+        return FlightAir.of(ask);
+    }
+
+    @PostMapping("/wall-mark-air")
+    WallMarkAir wallMarkAir(@RequestBody WallMarkAir.WallMarkAirAsk ask) {
+        return WallMarkAir.of(ask);
+    }
+
+    @PostMapping("/due")
+    Due due(@RequestBody Due.DueAsk ask) {
+        return Due.of(ask);
+    }
+
+    @PostMapping("/skill")
+    Skill skill(@RequestBody Skill.SkillAsk ask) {
+        return Skill.of(ask);
+    }
+
+    @PostMapping("/groups")
+    Groups groups(@RequestBody Groups.GroupsAsk ask) {
+        return Groups.of(ask);
     }
 }

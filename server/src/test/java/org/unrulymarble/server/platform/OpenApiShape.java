@@ -102,8 +102,9 @@ public class OpenApiShape {
                             "TriedShare",
                             "Counted",
                             "SharePoint",
+                            "Tries",
                             "Count")),
-            Map.entry("misses", Set.of("SideAdvice", "Piece", "TriedShare", "Counted", "SharePoint", "Count")),
+            Map.entry("misses", Set.of("Tries", "SideAdvice", "Piece", "TriedShare", "Counted", "SharePoint", "Count")),
             Map.entry("reps", Set.of("ByCount")),
             Map.entry("segment", Set.of("RoundResult", "RunClock", "Dispute", "Remark", "RoundAgainst")),
             Map.entry("offsetMs", Set.of("RunClock")),
@@ -140,6 +141,12 @@ public class OpenApiShape {
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
             Map.entry("RunEvent", Set.of("device")),
+            Map.entry("FlightAir", Set.of("heightAtXM", "speedAtXMs")),
+            Map.entry("FlightAirAsk", Set.of("toXM")),
+            Map.entry("WallMarkAir", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs")),
+            Map.entry("Due", Set.of("halfLifeDays", "dueInDays")),
+            Map.entry("PractisedOn", Set.of("share")),
+            Map.entry("Groups", Set.of("cost", "bound", "groups")),
             Map.entry("WhatTold", Set.of("timeMs")),
             Map.entry("WhatFaultSeen", Set.of("pupilId")),
             Map.entry("TapHit", Set.of("number")),
