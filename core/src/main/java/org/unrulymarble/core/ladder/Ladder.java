@@ -185,18 +185,23 @@ public record Ladder(
         return List.copyOf(all);
     }
 
-    /** The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one. */
+    /**
+     * The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one, and as long as its throw or its way back is where
+     * all send the ball the same way.
+     */
     public Footprint footprint(Rung rung) {
         Footprint usual = room.footprint();
-        if (rung.heightM() == null) return usual;
+        boolean along = usual.oneRow() || usual.needsWall();
+        double lengthM = along ? Math.max(usual.lengthM(), rung.wayM()) : usual.lengthM();
+        if (rung.heightM() == null && lengthM == usual.lengthM()) return usual;
         return new Footprint(
-                usual.lengthM(),
+                lengthM,
                 usual.widthM(),
                 usual.gapM(),
                 usual.edgeM(),
                 usual.needsWall(),
                 usual.oneRow(),
-                rung.heightM());
+                rung.heightM() == null ? usual.heightM() : rung.heightM());
     }
 
     public boolean worksOn(Surface surface) {

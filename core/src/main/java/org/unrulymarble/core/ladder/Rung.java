@@ -8,10 +8,12 @@ import java.util.Map;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
+import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HitsOfN;
 import org.unrulymarble.core.measure.LongestRun;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.measure.TimeForN;
 
 /**
@@ -60,6 +62,9 @@ public record Rung(
         List<String> steps,
         Map<String, Double> figures,
         RungKit kit) {
+
+    /** How far a body reaches behind the toes that stand at the line; ours. */
+    private static final double BODY_M = 0.3;
 
     public Rung {
         kit = kit == null ? RungKit.AS_ITS_LADDER : kit;
@@ -112,6 +117,17 @@ public record Rung(
                 checks.that(false, at + field, Fault.Rule.UNKNOWN, "{");
             }
         });
+    }
+
+    /** From wall, partner or target to behind the one who works, at the end of a way back that its gate asks for; 0 where nobody stands off. */
+    double wayM() {
+        double standsM = standM == null ? 0 : standM;
+        if (measure instanceof Furthest furthest) {
+            Stairs stairs = furthest.stairs();
+            double startM = stairs.startM() == null ? standsM : stairs.startM();
+            standsM = Math.max(standsM, startM + gate.reach() * stairs.stepM());
+        }
+        return standsM == 0 ? 0 : standsM + BODY_M;
     }
 
     /** Its measure and those that a block may score it by instead. */

@@ -101,7 +101,7 @@ class RungWordsTest {
     @Test
     void a_gate_that_the_pace_leaves_no_time_for_is_refused() {
         Ladder ladder = CATALOGUE.ladder("round-the-middle").orElseThrow();
-        String file = LadderWriter.yaml(List.of(ladder), List.of()).replaceFirst("reach: 10\n", "reach: 18\n");
+        String file = LadderWriter.yaml(List.of(ladder), List.of()).replaceFirst("reach: 9\n", "reach: 18\n");
 
         assertThatThrownBy(() -> LadderFiles.read("mine.yaml", file, KitKinds.shipped()))
                 .hasMessageContaining("rungs[0].gate.reach: RANGE [1, 17]");

@@ -68,15 +68,15 @@ class InForceTest {
     void a_count_changes_the_words_and_the_gate_asks_for_the_same_share() {
         BlockPlan twenty = plan("shoe-by-shoe", "eight-shoes", d -> d.dose = new BlockDose.ByCount(20, 4.0));
         assertThat(twenty.words().task()).endsWith("20 goes.");
-        assertThat(twenty.gate()).isEqualTo(new Gate.SoManyOf(14, 20));
+        assertThat(twenty.gate()).isEqualTo(new Gate.SoManyOf(12, 20));
 
         BlockPlan five = plan("shoe-by-shoe", "eight-shoes", d -> d.dose = new BlockDose.ByCount(5, 4.0));
         assertThat(five.words().task()).endsWith("5 goes.");
-        assertThat(five.gate()).isEqualTo(new Gate.SoManyOf(4, 5));
+        assertThat(five.gate()).isEqualTo(new Gate.SoManyOf(3, 5));
 
         BlockPlan clock = plan("shoe-by-shoe", "eight-shoes", d -> d.dose = new BlockDose.ByClock(45));
         assertThat(clock.words().task()).endsWith("Go on until the stop (45 s).");
-        assertThat(clock.gate()).isEqualTo(new Gate.SoManyOf(7, 10));
+        assertThat(clock.gate()).isEqualTo(new Gate.SoManyOf(6, 10));
     }
 
     @Test

@@ -75,7 +75,7 @@ final class DemoHistory {
         for (Side side : Side.of(rung.sides())) {
             boolean met = false;
             for (int set = 1; set <= SETS; set++) {
-                PupilModel.Round round = model.round(ladder, rung, rungNumber, side, workSec == null ? 60 : workSec);
+                PupilModel.Round round = model.round(ladder, rung, side, workSec == null ? 60 : workSec);
                 Attempt attempt = attempt(pupil, ladder, rung, day, space, side, set, workSec, round, watched);
                 attempts.add(attempt);
                 met |= Challenge.met(rung, attempt);

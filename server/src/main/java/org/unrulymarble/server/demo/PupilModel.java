@@ -9,7 +9,7 @@ import org.unrulymarble.server.store.PupilDetails;
 
 /**
  * One made-up pupil who practises: a skill for each family that grows a little with every lesson, a pace, and an other hand
- * that is behind. Draws tries one by one; knows nothing of gates or bests.
+ * that is behind; what a rung asks is told by its planning share. Draws tries one by one; knows nothing of gates or bests.
  */
 final class PupilModel {
 
@@ -23,7 +23,7 @@ final class PupilModel {
     PupilModel(PupilDetails details, int place, SplittableRandom random) {
         this.random = random;
         this.strongHand = details.strongHand();
-        for (int f = 0; f < skill.length; f++) skill[f] = 0.2 + 1.0 * normal();
+        for (int f = 0; f < skill.length; f++) skill[f] = -1.0 + 0.9 * normal();
         this.growth = 0.04 + 0.08 * random.nextDouble();
         this.pace = 0.85 + 0.35 * random.nextDouble();
         // A few have one hand well behind.
@@ -37,8 +37,8 @@ final class PupilModel {
         skill[family.ordinal()] += growth;
     }
 
-    Round round(Ladder ladder, Rung rung, int rungNumber, Side side, int workSec) {
-        double p = chance(ladder.family(), rungNumber, side);
+    Round round(Ladder ladder, Rung rung, Side side, int workSec) {
+        double p = chance(ladder.family(), rung, side);
         return switch (rung.measure().kind()) {
             case HITS_OF_N, NO_BALLS ->
                 ofTries(p, rung.gate().outOf() == null ? 10 : rung.gate().outOf());
@@ -51,8 +51,9 @@ final class PupilModel {
         };
     }
 
-    private double chance(Family family, int rungNumber, Side side) {
-        double logit = skill[family.ordinal()] + 0.3 - 0.6 * rungNumber;
+    private double chance(Family family, Rung rung, Side side) {
+        double share = rung.pace().share();
+        double logit = skill[family.ordinal()] + Math.log(share / (1 - share));
         boolean other = strongHand == PupilDetails.Hand.RIGHT ? side == Side.LEFT : side == Side.RIGHT;
         if (other) logit -= otherHandGap;
         return 1 / (1 + Math.exp(-logit));
@@ -63,7 +64,7 @@ final class PupilModel {
         int hits = 0;
         int misses = 0;
         while (true) {
-            boolean hit = random.nextDouble() < 0.82 + 0.18 * p;
+            boolean hit = random.nextDouble() < p;
             left -= pace * (hit ? rung.pace().hitSec() : rung.pace().missSec());
             if (left < 0) return new Round(hits, hits, misses);
             if (hit) hits++;
@@ -84,7 +85,7 @@ final class PupilModel {
         int run = 0;
         int longest = 0;
         while (true) {
-            boolean hit = random.nextDouble() < 0.6 + 0.4 * p;
+            boolean hit = random.nextDouble() < p;
             left -= pace * (hit ? rung.pace().hitSec() : rung.pace().missSec());
             if (left < 0) return new Round(longest, hits, misses);
             if (hit) {

@@ -231,7 +231,7 @@ class SoundLessonsTest {
                                 task("wake-the-joints", "walk-to-jog", WARM),
                                 task("step-through-swing", "measure-the-space"),
                                 task("elbow-led", "into-the-floor"),
-                                task("hip-catch", "walk-through"),
+                                task("hip-catch", "walk-through", AT_THE_TABLES),
                                 task("wind-down", "standing-holds", WARM))
                         .withStart(13 * 60);
             case FURTHEST_IN_SHOES ->

@@ -1,0 +1,175 @@
+package org.unrulymarble.core.ladder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.kit.KitKinds;
+import org.unrulymarble.core.kit.KitProperty;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.measure.Furthest;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.HeldForTime;
+import org.unrulymarble.core.measure.KeepAll;
+import org.unrulymarble.core.measure.TimeForN;
+
+/** The rules for every shipped rung that can be checked without a teacher. */
+class SoundRungsTest {
+
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+    private static final KitKinds KINDS = KitKinds.shipped();
+    private static final double LEAST = 0.6;
+    private static final double MOST = 0.8;
+
+    /** A rung under its ladder. */
+    record Of(Ladder ladder, Rung rung) {
+        @Override
+        public String toString() {
+            return ladder.id() + "/" + rung.id();
+        }
+    }
+
+    static Stream<Of> rungs() {
+        return CATALOGUE.all().stream().flatMap(l -> l.rungs().stream().map(r -> new Of(l, r)));
+    }
+
+    static Stream<Of> gated() {
+        return rungs().filter(
+                        of -> GateChance.known(of.rung().measure(), of.rung().gate()))
+                .filter(of -> !(of.rung().measure() instanceof HeldForTime));
+    }
+
+    @ParameterizedTest
+    @MethodSource("gated")
+    void its_gate_is_passed_by_60_to_80_of_100_in_one_round_at_its_own_pace(Of of) {
+        Rung rung = of.rung();
+        Gate gate = rung.gate();
+        Pace pace = rung.pace();
+        double secPerTry = pace.share() * pace.hitSec() + (1 - pace.share()) * pace.missSec();
+        double sec = gate instanceof Gate.SoManyIn timed
+                ? timed.inSec()
+                : gate.outOf() != null
+                        ? gate.outOf() * secPerTry + 1e-6
+                        : rung.doses().clock().workSec();
+
+        assertThat(GateChance.within(rung.measure(), gate, pace, pace.share(), sec))
+                .isBetween(LEAST, MOST);
+    }
+
+    @Test
+    void so_is_one_that_asks_for_a_time_or_for_goes_until_all_are_kept() {
+        rungs().filter(of -> of.rung().measure() instanceof TimeForN).forEach(of -> {
+            TimeForN fixed = (TimeForN) of.rung().measure();
+            Pace pace = of.rung().pace();
+            assertThat(GateChance.hitsWithin(
+                            fixed.n(), pace, pace.share(), of.rung().gate().reach()))
+                    .as(of.toString())
+                    .isBetween(LEAST, MOST);
+        });
+        rungs().filter(of -> of.rung().measure() instanceof KeepAll)
+                .forEach(of ->
+                        assertThat(keptWithin(of.rung())).as(of.toString()).isBetween(LEAST, MOST));
+    }
+
+    /** Share of ten thousand seeded games that are over within the gate's goes. */
+    private static double keptWithin(Rung rung) {
+        KeepAll keep = (KeepAll) rung.measure();
+        Random random = new Random(5);
+        int games = 10_000;
+        int within = 0;
+        for (int game = 0; game < games; game++) {
+            boolean[] kept = new boolean[keep.balls()];
+            int left = keep.balls();
+            int goes = 0;
+            while (left > 0) {
+                goes++;
+                int ball = random.nextInt(keep.balls());
+                boolean thrown = keep.draw() == KeepAll.Draw.LEFT || !kept[ball];
+                if (!thrown || random.nextDouble() >= rung.pace().share()) continue;
+                kept[ball] = true;
+                left--;
+            }
+            if (goes <= rung.gate().reach()) within++;
+        }
+        return (double) within / games;
+    }
+
+    @ParameterizedTest
+    @MethodSource("rungs")
+    void its_floor_holds_the_way_back_that_its_gate_asks_for(Of of) {
+        if (!of.ladder().footprint().oneRow() && !of.ladder().footprint().needsWall()) return;
+        Rung rung = of.rung();
+        double standsM = rung.standM() == null ? 0 : rung.standM();
+        if (rung.measure() instanceof Furthest furthest) {
+            double startM = furthest.stairs().startM() == null
+                    ? standsM
+                    : furthest.stairs().startM();
+            standsM = Math.max(
+                    standsM, startM + rung.gate().reach() * furthest.stairs().stepM());
+        }
+
+        assertThat(of.ladder().footprint(rung).lengthM()).isGreaterThanOrEqualTo(standsM);
+    }
+
+    @Test
+    void harder_is_never_blind_and_never_nearer() {
+        List<String> blind = new ArrayList<>();
+        rungs().forEach(of -> {
+            String harder = of.rung().words().harder().toLowerCase(Locale.ROOT);
+            if (harder.matches(".*(eyes shut|close your eyes|looks away|in the dark|nearer).*"))
+                blind.add(of + ": " + harder);
+        });
+
+        assertThat(blind).isEmpty();
+    }
+
+    @Test
+    void what_has_to_bounce_is_nothing_that_does_not() {
+        Set<String> told = Set.of("clap-and-bounce", "one-bounce");
+        rungs().filter(of -> told.contains(of.rung().id()))
+                .forEach(of -> assertThat(of.ladder().kit(of.rung()).stream().map(KitRole::needs))
+                        .as(of.toString())
+                        .anyMatch(needs -> needs.contains(KitProperty.BOUNCES)));
+    }
+
+    @Test
+    void small_hard_balls_lie_only_in_ladders_that_caution_of_them() {
+        Set<Caution> ofHard = Set.of(
+                Caution.HARD_BALL_FACE, Caution.PROTECTIVE_GEAR, Caution.GLASS_BEHIND_TARGET, Caution.STAIRS_AND_DOORS);
+        for (Ladder ladder : CATALOGUE.all()) {
+            boolean hard = ladder.ballOrder().stream()
+                    .anyMatch(ball ->
+                            KINDS.kind(ball).filter(k -> k.hard() && k.grips()).isPresent());
+            if (hard) assertThat(ladder.cautions()).as(ladder.id()).containsAnyElementsOf(ofHard);
+        }
+    }
+
+    @Test
+    void what_is_thrown_at_people_in_a_dodge_is_foam_or_socks() {
+        Ladder dodge = CATALOGUE.ladder("soft-dodge").orElseThrow();
+        assertThat(dodge.kit())
+                .filteredOn(role -> role.role().equals("balls"))
+                .singleElement()
+                .satisfies(role -> {
+                    assertThat(role.kind()).isEqualTo("sock-ball");
+                    assertThat(role.standIns()).extracting(s -> s.kind()).containsExactly("small-foam-ball");
+                });
+    }
+
+    @Test
+    void nobody_throws_at_one_who_is_turning_away_or_has_not_looked() {
+        Rung turn = CATALOGUE.rung("called-turns", "turn-on-the-word").orElseThrow();
+        Rung behind = CATALOGUE.rung("fed-from-behind", "turn-and-catch").orElseThrow();
+
+        assertThat(turn.words().task()).contains("only then is the ball thrown");
+        assertThat(behind.words().task()).contains("throws when you face the wall");
+    }
+}
