@@ -9,6 +9,7 @@ import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { caution, deferring, family as familyWord } from "../../words";
 import { aspect as aspectWord, noise as noiseWord } from "../../words-ladders";
+import { byFit } from "./by-fit";
 import { Export } from "./export";
 import { useHere } from "./here";
 import { Import } from "./import";
@@ -211,14 +212,6 @@ export function LaddersView() {
       <Export open={exporting} onOpenChange={setExporting} shown={shown} own={own.data} />
     </>
   );
-}
-
-const order: FitLine["best"]["verdict"][] = ["FITS", "WITH_CHANGE", "FEW_AT_A_TIME", "NOT"];
-
-/** What fits best first; else as it was found. */
-function byFit(ladders: Ladder[], fitOf: Map<string, FitLine>): Ladder[] {
-  const rank = (l: Ladder) => order.indexOf(fitOf.get(l.id)?.best.verdict ?? "FITS");
-  return fitOf.size === 0 ? ladders : [...ladders].sort((a, b) => rank(a) - rank(b));
 }
 
 function said(shown: Ladder[], fitOf: Map<string, FitLine>, of: number): string {

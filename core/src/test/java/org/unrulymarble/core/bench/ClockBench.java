@@ -14,8 +14,6 @@ import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.clock.RestRule;
 import org.unrulymarble.core.clock.Timing;
 import org.unrulymarble.core.ladder.Catalogue;
-import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.plan.Adaptation;
@@ -55,7 +53,6 @@ public class ClockBench {
     private final LessonClock.ClockAsk ask;
     private final Lesson lesson;
     private final Setting setting = World.setting(World.LOFT, 32);
-    private final Search search = new Search(World.CATALOGUE.all());
     private final Lesson byGate;
     private final Setting corridor = new Setting(
             new Place(
@@ -137,11 +134,6 @@ public class ClockBench {
         return World.CATALOGUE.all().stream()
                 .map(ladder -> Fits.of(ladder, corridor, now))
                 .toList();
-    }
-
-    @Benchmark
-    public List<Ladder> search() {
-        return search.among(new Search.Wanted("two hands wall", null, null, null, null, null));
     }
 
     @Benchmark

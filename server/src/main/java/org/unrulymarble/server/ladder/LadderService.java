@@ -111,10 +111,9 @@ public class LadderService {
         List<Ladder> retired = new ArrayList<>();
         for (OwnLadderRow row : rows.findAllByOrderById()) (row.retired() ? retired : onOffer).add(ladder(row));
         Catalogue all = new Catalogue(onOffer, retired);
+        List<Ladder> offered = onOffer.stream().map(RungWords::read).toList();
         now = new Known(
-                all,
-                all.known().stream().map(RungWords::read).toList(),
-                new Search(onOffer.stream().map(RungWords::read).toList()));
+                all, all.known().stream().map(RungWords::read).toList(), new Search(offered, new LadderWords(offered)));
         if (changes.get() == before) known = now;
         return now;
     }
