@@ -98,7 +98,7 @@ const says: Record<Finding["code"], Say> = {
     `A swing reaches ${m(f, "reachM")}: neighbours need ${m(f, "needM")} from middle to middle and have ${m(f, "haveM")}.`,
   THROW_LINES: (f) => `${n(f, "rows")} rows throw across each other; throwers stand in one row and throw the same way.`,
   MARK_NOT_NET_HEIGHT: (f) =>
-    `From ${m(f, "standM")} the band to hit is ${m(f, "lowM")} to ${m(f, "highM")}, not net height (${m(f, "netM")}, ${t(f, "net")}).`,
+    `From ${m(f, "standM")} the band to hit ${f.ball ? `with the ${t(f, "ball")}, air included, ` : ""}is ${m(f, "lowM")} to ${m(f, "highM")}, not net height (${m(f, "netM")}, ${t(f, "net")}).`,
   PAST_BELL: (f) =>
     `It takes ${clock(n(f, "totalSec"))}: ${clock(n(f, "pastSec"))} past the bell at ${clock(n(f, "bellSec"))}.`,
   WATER_MISSING: (f) =>

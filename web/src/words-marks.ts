@@ -21,6 +21,9 @@ export type WorkingId = (typeof workings)[number][0];
 export const noDrag =
   "Reckoned without air: a served volleyball falls 15 to 20 % short of this, a foam ball 40 % or more. Spin and float are not in it.";
 
+export const withAir =
+  "Reckoned with the air for a ball of this size and weight; a worn, hairy or wobbling ball falls shorter. Spin and float are not in it.";
+
 export const presetNote = "A preset to check against local rules.";
 
 export const plainMark: Record<NonNullable<NetOnWall["plainMarkIs"]>, string> = {

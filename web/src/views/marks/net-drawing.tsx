@@ -21,6 +21,9 @@ export type V = {
   preset: string;
   space: string;
   ball: string;
+  massG: number | null;
+  dragCoefficient: number | null;
+  air: boolean;
 };
 
 export function Drawing({

@@ -1,6 +1,6 @@
 import type { NetOnWall } from "../../api/types";
 import { length, type Units } from "../../lengths";
-import { noDrag, plainMark, presetNote } from "../../words-marks";
+import { noDrag, plainMark, presetNote, withAir } from "../../words-marks";
 import { type Given, reachM } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { Drawing, type V } from "./net-drawing";
@@ -22,6 +22,9 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     landWithinM: preset?.landWithinM ?? 6,
     standM: 3,
     ballRadiusM: kind?.radiusM ?? 0.1,
+    massG: kind?.massKg ? 1000 * kind.massKg : null,
+    dragCoefficient: kind?.dragCoefficient ?? 0.5,
+    air: true,
     handM: planning.usual.handAboveNetM,
     angleSpreadDeg: planning.usual.angleSpreadDeg,
     ceilingM: given.space?.place.size.ceilingM ?? null,
@@ -44,6 +47,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     angleSpreadDeg: v.angleSpreadDeg,
     stepM: given.paceM,
     ceilingM: v.ceilingM,
+    air: v.air && v.massG !== null ? { massKg: v.massG / 1000, dragCoefficient: v.dragCoefficient } : null,
   });
   const field = (key: keyof V & string, label: string, path: string) => (
     <LengthField
@@ -71,7 +75,18 @@ export function NetOnWallWorking({ given }: { given: Given }) {
               id={v.space}
               onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
             />
-            <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
+            <FromBall
+              given={given}
+              id={v.ball}
+              onBall={(b) =>
+                change({
+                  ball: b.id,
+                  ballRadiusM: b.radiusM,
+                  massG: b.massKg === null ? null : Math.round(1000 * b.massKg),
+                  dragCoefficient: b.dragCoefficient,
+                })
+              }
+            />
             <Pick
               label="Preset"
               value={v.preset}
@@ -90,6 +105,30 @@ export function NetOnWallWorking({ given }: { given: Given }) {
               }}
             />
             {v.preset && <p className="text-sm text-soft">{presetNote}</p>}
+          </Group>
+          <Group title="The air">
+            <label className="flex items-center gap-2">
+              <input type="checkbox" checked={v.air} onChange={(e) => change({ air: e.target.checked })} /> reckon with
+              the air
+            </label>
+            {v.air && (
+              <>
+                <NumberRow
+                  label="Ball weighs"
+                  unit="g"
+                  value={v.massG}
+                  must={must("air.massKg")}
+                  onChange={(massG) => change({ massG, ball: "" })}
+                />
+                <NumberRow
+                  label="Drag coefficient"
+                  unit=""
+                  value={v.dragCoefficient}
+                  must={must("air.dragCoefficient")}
+                  onChange={(dragCoefficient) => change({ dragCoefficient, ball: "" })}
+                />
+              </>
+            )}
           </Group>
           <Group title="The game">
             {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
@@ -149,7 +188,9 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
         text:
           m.reason === "ANGLE_TOO_FLAT"
             ? `No serve at ${v.angleDeg}° from ${length(v.launchHeightM ?? 0, units)} clears the net: launch steeper or higher.`
-            : "No speed both clears the net and lands in: launch flatter, or allow more room to land.",
+            : m.reason === "NOT_REACHED"
+              ? "The air stops this ball before the net, however fast it is hit: a heavier ball, or nearer."
+              : "No speed both clears the net and lands in: launch flatter, or allow more room to land.",
       },
       plain,
     ];
@@ -182,7 +223,7 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
     kind: "note",
     text: `Speeds from ${m.minSpeedMs?.toFixed(1)} to ${m.maxSpeedMs === null ? "any" : m.maxSpeedMs.toFixed(1)} m/s. Mark it rather too high than too low.`,
   });
-  said.push(plain, { kind: "note", text: noDrag });
+  said.push(plain, { kind: "note", text: v.air && v.massG !== null ? withAir : noDrag });
   return said;
 }
 

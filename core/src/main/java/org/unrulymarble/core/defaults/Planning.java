@@ -20,10 +20,23 @@ public record Planning(
      *
      * @param wallRestitution share of the speed towards a wall that comes back, 0.001 to 1
      * @param floorRestitution share of the downward speed that comes back, 0.001 to 1
+     * @param massKg 0.001 to 20, or null where it is not known: then it is reckoned without air
+     * @param dragCoefficient of a smooth or felt ball in the air, 0 to 2
      */
     public record BallKind(
-            String id, String name, Double radiusM, Double wallRestitution, Double floorRestitution, Boolean hard) {
+            String id,
+            String name,
+            Double radiusM,
+            Double wallRestitution,
+            Double floorRestitution,
+            Boolean hard,
+            Double massKg,
+            Double dragCoefficient) {
+
+        private static final double USUAL_DRAG = 0.5;
+
         public BallKind {
+            dragCoefficient = dragCoefficient == null ? USUAL_DRAG : dragCoefficient;
             new Checks()
                     .text("id", id, 60)
                     .text("name", name, 80)
@@ -31,6 +44,8 @@ public record Planning(
                     .range("wallRestitution", wallRestitution, 0.001, 1)
                     .range("floorRestitution", floorRestitution, 0.001, 1)
                     .required("hard", hard)
+                    .range("massKg", massKg == null ? 1 : massKg, 0.001, 20)
+                    .range("dragCoefficient", dragCoefficient, 0, 2)
                     .done();
         }
     }

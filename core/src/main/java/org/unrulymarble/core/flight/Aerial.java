@@ -78,6 +78,14 @@ record Aerial(double dragPerM) {
         return end.heightM() + leastM;
     }
 
+    /** The highest place of its middle on the way to x. */
+    double topUpTo(double launchHeightM, double speedMs, double angleDeg, double xM) {
+        Noted apex = new Noted(y -> y[RISING], Action.CONTINUE);
+        Moment end = run(launchHeightM, speedMs, angleDeg, apex, new Noted(y -> y[X] - xM, Action.STOP));
+        double top = Math.max(launchHeightM, end.heightM());
+        return apex.seen == null ? top : Math.max(top, apex.seen.heightM());
+    }
+
     /** Until the floor, or until something noted stops it. */
     private Moment run(double heightM, double speedMs, double angleDeg, Noted... noted) {
         DormandPrince853Integrator integrator = new DormandPrince853Integrator(1e-12, 1_000, TOLERANCE, TOLERANCE);

@@ -1,7 +1,5 @@
 package org.unrulymarble.core.flight;
 
-import static org.unrulymarble.core.flight.Gravity.G;
-
 import java.util.ArrayList;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
@@ -47,9 +45,25 @@ public record NetOnWall(
     /** The band at another place with the same launch angle; both null where there is none. */
     public record ByStep(double standM, Double lowMarkM, Double highMarkM) {}
 
-    /** The wall mark's own fields; ballRadiusM and handM 0 to 200, angleSpreadDeg 0 to 45, stepM above 0 to 200, ceilingM or null. */
+    /** What the air does to a ball: massKg 0.001 to 20, dragCoefficient 0 to 2. */
+    public record Air(Double massKg, Double dragCoefficient) {
+        public Air {
+            new Checks()
+                    .range("massKg", massKg, 0.001, 20)
+                    .range("dragCoefficient", dragCoefficient, 0, 2)
+                    .done();
+        }
+    }
+
+    /** The wall mark's own fields; air null for a flight without it; ballRadiusM and handM 0 to 200, angleSpreadDeg 0 to 45, stepM above 0 to 200, ceilingM or null. */
     public record NetOnWallAsk(
-            WallMarkAsk serve, Double ballRadiusM, Double handM, Double angleSpreadDeg, Double stepM, Double ceilingM) {
+            WallMarkAsk serve,
+            Double ballRadiusM,
+            Double handM,
+            Double angleSpreadDeg,
+            Double stepM,
+            Double ceilingM,
+            Air air) {
         public NetOnWallAsk {
             Checks checks = new Checks()
                     .required("serve", serve)
@@ -58,8 +72,19 @@ public record NetOnWall(
                     .range("angleSpreadDeg", angleSpreadDeg, 0, 45)
                     .above("stepM", stepM, 0, 200);
             if (ceilingM != null) checks.length("ceilingM", ceilingM);
+            // Through the air a ball has a size.
+            if (air != null) checks.range("ballRadiusM", ballRadiusM, 0.005, 0.5);
             checks.done();
         }
+
+        Serving serving() {
+            return air == null ? new Serving.WithoutAir() : new Serving.ThroughAir(ballRadiusM, air);
+        }
+    }
+
+    /** The band alone, through the air. */
+    public static WallMark markThroughAir(WallMarkAsk serve, double ballRadiusM, Air air) {
+        return new Serving.ThroughAir(ballRadiusM, air).mark(serve);
     }
 
     private static final int MOST_STEPS = 24;
@@ -67,11 +92,12 @@ public record NetOnWall(
 
     public static NetOnWall of(NetOnWallAsk ask) {
         WallMarkAsk s = ask.serve();
-        WallMark mark = WallMark.of(s);
+        Serving flies = ask.serving();
+        WallMark mark = flies.mark(s);
         double plain = s.netHeightM() + ask.handM();
         boolean plainTooHigh = ask.ceilingM() != null && !Rounding.fits(plain, ask.ceilingM());
-        List<ByAngle> byAngle = byAngle(s);
-        List<ByStep> byStep = byStep(ask);
+        List<ByAngle> byAngle = byAngle(s, flies);
+        List<ByStep> byStep = byStep(ask, flies);
         if (!mark.feasible())
             return new NetOnWall(
                     mark,
@@ -93,8 +119,8 @@ public record NetOnWall(
                     byAngle,
                     byStep);
         double band = mark.highMarkM() - mark.lowMarkM();
-        double[] shared = shared(ask);
-        double highest = highest(s, mark) + ask.ballRadiusM();
+        double[] shared = shared(ask, flies);
+        double highest = highest(s, mark, flies) + ask.ballRadiusM();
         Boolean fits = ask.ceilingM() == null ? null : (Boolean) Rounding.fits(highest, ask.ceilingM());
         boolean mend = Boolean.FALSE.equals(fits);
         double far = s.netDistanceM() + s.landWithinM();
@@ -105,29 +131,29 @@ public record NetOnWall(
                 shared == null ? null : (Double) shared[0],
                 shared == null ? null : (Double) shared[1],
                 plain,
-                plainMark(s, mark, plain),
+                WallMark.plainMark(s, plain, mark.lowMarkM(), mark.highMarkM()),
                 plainTooHigh,
                 highest,
                 fits,
-                mend ? fitsFrom(ask) : null,
-                mend ? fitsAt(ask) : null,
-                path(s, mark.minSpeedMs(), 0, s.standM()),
-                path(s, mark.maxSpeedMs(), 0, s.standM()),
-                path(s, mark.minSpeedMs(), s.standM(), s.netDistanceM()),
-                path(s, mark.maxSpeedMs(), s.standM(), far),
+                mend ? fitsFrom(ask, flies) : null,
+                mend ? fitsAt(ask, flies) : null,
+                path(s, flies, mark.minSpeedMs(), 0, s.standM()),
+                path(s, flies, mark.maxSpeedMs(), 0, s.standM()),
+                path(s, flies, mark.minSpeedMs(), s.standM(), s.netDistanceM()),
+                path(s, flies, mark.maxSpeedMs(), s.standM(), far),
                 byAngle,
                 byStep);
     }
 
     /** What lies in the band at every angle within the spread; null if nothing does. */
-    private static double[] shared(NetOnWallAsk ask) {
+    private static double[] shared(NetOnWallAsk ask, Serving flies) {
         double low = Double.NEGATIVE_INFINITY;
         double high = Double.POSITIVE_INFINITY;
         double spread = ask.angleSpreadDeg();
         for (double off : new double[] {-spread, -spread / 2, 0, spread / 2, spread}) {
             double angle = ask.serve().angleDeg() + off;
             if (Math.abs(angle) >= 90) continue;
-            WallMark mark = WallMark.of(atAngle(ask.serve(), angle));
+            WallMark mark = flies.mark(atAngle(ask.serve(), angle));
             if (!mark.feasible()) return null;
             low = Math.max(low, mark.lowMarkM());
             high = Math.min(high, mark.highMarkM());
@@ -135,77 +161,58 @@ public record NetOnWall(
         return low > high + Rounding.SLACK ? null : new double[] {low, high};
     }
 
-    private static List<ByAngle> byAngle(WallMarkAsk s) {
+    private static List<ByAngle> byAngle(WallMarkAsk s, Serving flies) {
         List<ByAngle> bands = new ArrayList<>();
         int nearest = (int) Math.round(s.angleDeg() / ANGLE_STEP_DEG) * ANGLE_STEP_DEG;
         for (int angle = nearest - 20; angle <= nearest + 20; angle += ANGLE_STEP_DEG) {
             if (Math.abs(angle) >= 90) continue;
-            WallMark mark = WallMark.of(atAngle(s, angle));
+            WallMark mark = flies.mark(atAngle(s, angle));
             bands.add(new ByAngle(angle, mark.lowMarkM(), mark.highMarkM()));
         }
         return List.copyOf(bands);
     }
 
     /** From the nearest whole step out to the game's distance. */
-    private static List<ByStep> byStep(NetOnWallAsk ask) {
+    private static List<ByStep> byStep(NetOnWallAsk ask, Serving flies) {
         List<ByStep> bands = new ArrayList<>();
         double net = ask.serve().netDistanceM();
         int steps = (int) Math.min(MOST_STEPS, Math.floor(net / ask.stepM() + Rounding.SLACK));
         for (int i = 1; i <= steps; i++) {
             double stand = Math.min(net, i * ask.stepM());
-            WallMark mark = WallMark.of(atStand(ask.serve(), stand));
+            WallMark mark = flies.mark(atStand(ask.serve(), stand));
             bands.add(new ByStep(stand, mark.lowMarkM(), mark.highMarkM()));
         }
         return List.copyOf(bands);
     }
 
     /** Middle of the ball at the highest place of either flight up to the wall. */
-    private static double highest(WallMarkAsk s, WallMark mark) {
-        double slow = top(s, mark.minSpeedMs());
-        double fast = mark.maxSpeedMs() == null ? mark.highMarkM() : top(s, mark.maxSpeedMs());
-        return Math.max(slow, fast);
+    private static double highest(WallMarkAsk s, WallMark mark, Serving flies) {
+        return Math.max(flies.topM(s, mark.minSpeedMs()), flies.topM(s, mark.maxSpeedMs()));
     }
 
-    private static double top(WallMarkAsk s, double speed) {
-        double a = Math.toRadians(s.angleDeg());
-        double sec = Math.min(s.standM() / (speed * Math.cos(a)), Math.max(0, speed * Math.sin(a) / G));
-        return s.launchHeightM() + speed * Math.sin(a) * sec - G * sec * sec / 2;
+    private static boolean fits(NetOnWallAsk ask, WallMarkAsk serve, Serving flies) {
+        WallMark mark = flies.mark(serve);
+        return mark.feasible() && Rounding.fits(highest(serve, mark, flies) + ask.ballRadiusM(), ask.ceilingM());
     }
 
-    private static boolean fits(NetOnWallAsk ask, WallMarkAsk serve) {
-        WallMark mark = WallMark.of(serve);
-        return mark.feasible() && Rounding.fits(highest(serve, mark) + ask.ballRadiusM(), ask.ceilingM());
-    }
-
-    private static Double fitsFrom(NetOnWallAsk ask) {
+    private static Double fitsFrom(NetOnWallAsk ask, Serving flies) {
         for (int tenths = (int) Math.ceil(ask.serve().standM() * 10) - 1; tenths >= 5; tenths--)
-            if (fits(ask, atStand(ask.serve(), tenths / 10.0))) return tenths / 10.0;
+            if (fits(ask, atStand(ask.serve(), tenths / 10.0), flies)) return tenths / 10.0;
         return null;
     }
 
-    private static Double fitsAt(NetOnWallAsk ask) {
+    private static Double fitsAt(NetOnWallAsk ask, Serving flies) {
         for (int angle = (int) Math.ceil(ask.serve().angleDeg()) - 1; angle > -90; angle--)
-            if (fits(ask, atAngle(ask.serve(), angle))) return (double) angle;
+            if (fits(ask, atAngle(ask.serve(), angle), flies)) return (double) angle;
         return null;
     }
 
-    private static WallMark.PlainMark plainMark(WallMarkAsk s, WallMark mark, double plain) {
-        double straight = s.launchHeightM() + s.standM() * Math.tan(Math.toRadians(s.angleDeg()));
-        if (plain >= straight - Rounding.SLACK) return WallMark.PlainMark.OUT_OF_REACH;
-        if (plain < mark.lowMarkM() - Rounding.SLACK) return WallMark.PlainMark.TOO_LOW;
-        if (plain > mark.highMarkM() + Rounding.SLACK) return WallMark.PlainMark.TOO_HIGH;
-        return WallMark.PlainMark.IN_BAND;
-    }
-
-    /** Sampled from one place to another along the floor; without a speed, a straight line. */
-    private static List<PathPoint> path(WallMarkAsk s, Double speed, double fromM, double toM) {
-        double tan = Math.tan(Math.toRadians(s.angleDeg()));
-        double cos = Math.cos(Math.toRadians(s.angleDeg()));
-        double k = speed == null ? 0 : G / (2 * speed * speed * cos * cos);
+    /** Sampled from one place to another along the floor. */
+    private static List<PathPoint> path(WallMarkAsk s, Serving flies, Double speed, double fromM, double toM) {
         List<PathPoint> points = new ArrayList<>();
         for (int i = 0; i <= 40; i++) {
             double x = fromM + (toM - fromM) * i / 40;
-            points.add(new PathPoint(x, Math.max(0, s.launchHeightM() + x * tan - k * x * x)));
+            points.add(new PathPoint(x, flies.heightM(s, speed, x)));
         }
         return List.copyOf(points);
     }

@@ -25,6 +25,8 @@ public record WallMark(
     /** Why there is no band. */
     public enum Reason {
         ANGLE_TOO_FLAT,
+        /** Only with the air in it: not even the fastest hit reaches the net's height there. */
+        NOT_REACHED,
         CANNOT_LAND_IN
     }
 
@@ -85,7 +87,7 @@ public record WallMark(
                 high,
                 speed(net, slowDrop, cos),
                 neverTooFast ? null : (Double) speed(far, fastDrop, cos),
-                plainMark(ask.netHeightM(), straight, low, high));
+                plainMark(ask, ask.netHeightM(), low, high));
     }
 
     /** sqrt(g / (2 k cos^2 a)) with k = drop / x^2. */
@@ -93,7 +95,9 @@ public record WallMark(
         return x / cos * Math.sqrt(G / (2 * drop));
     }
 
-    private static PlainMark plainMark(double height, double straight, double low, double high) {
+    /** Where a plain mark at a height lies against a band. */
+    static PlainMark plainMark(WallMarkAsk ask, double height, double low, double high) {
+        double straight = ask.launchHeightM() + ask.standM() * Math.tan(Math.toRadians(ask.angleDeg()));
         if (height >= straight - Rounding.SLACK) return PlainMark.OUT_OF_REACH;
         if (height < low - Rounding.SLACK) return PlainMark.TOO_LOW;
         if (height > high + Rounding.SLACK) return PlainMark.TOO_HIGH;

@@ -14,22 +14,20 @@ import org.unrulymarble.core.check.Rounding;
  * @param maxSpeedMs null where the fastest speed that is looked at still lands short; the high mark is that flight's then
  */
 public record WallMarkAir(
-        boolean feasible, Reason reason, Double lowMarkM, Double highMarkM, Double minSpeedMs, Double maxSpeedMs) {
+        boolean feasible,
+        WallMark.Reason reason,
+        Double lowMarkM,
+        Double highMarkM,
+        Double minSpeedMs,
+        Double maxSpeedMs) {
 
     /** No hand throws or hits faster here, metres per second. */
-    private static final double FASTEST_MS = 60;
+    static final double FASTEST_MS = 60;
 
     private static final double SLOWEST_MS = 1e-6;
 
     /** So deep below the floor that nothing there is over the net. */
     private static final double DEEP_M = -1;
-
-    /** Why there is no band. */
-    public enum Reason {
-        ANGLE_TOO_FLAT,
-        NOT_REACHED,
-        CANNOT_LAND_IN
-    }
 
     /** As {@link WallMark.WallMarkAsk}; radiusM 0.005 to 0.5; massKg 0.001 to 20; dragCoefficient 0 to 2. */
     public record WallMarkAirAsk(
@@ -64,17 +62,17 @@ public record WallMarkAir(
     public static WallMarkAir of(WallMarkAirAsk ask) {
         double over = ask.netHeightM() + ask.clearanceM();
         double straight = ask.launchHeightM() + ask.netDistanceM() * Math.tan(Math.toRadians(ask.angleDeg()));
-        if (straight <= over + Rounding.SLACK) return none(Reason.ANGLE_TOO_FLAT);
+        if (straight <= over + Rounding.SLACK) return none(WallMark.Reason.ANGLE_TOO_FLAT);
         Aerial air = Aerial.of(ask.radiusM(), ask.massKg(), ask.dragCoefficient());
         UnivariateFunction aboveNet = v -> height(air, ask, v, ask.netDistanceM()) - over;
-        if (aboveNet.value(FASTEST_MS) < -Rounding.SLACK) return none(Reason.NOT_REACHED);
+        if (aboveNet.value(FASTEST_MS) < -Rounding.SLACK) return none(WallMark.Reason.NOT_REACHED);
         double slowest = speedWhere(aboveNet);
 
         double line = ask.netDistanceM() + ask.landWithinM();
         // A flight that lands on the line has no height there; a shorter one has fallen below the floor.
         UnivariateFunction beyondLine = v -> height(air, ask, v, line);
         Double fastest = beyondLine.value(FASTEST_MS) <= 0 ? null : (Double) speedWhere(beyondLine);
-        if (fastest != null && fastest <= slowest + Rounding.SLACK) return none(Reason.CANNOT_LAND_IN);
+        if (fastest != null && fastest <= slowest + Rounding.SLACK) return none(WallMark.Reason.CANNOT_LAND_IN);
         return new WallMarkAir(
                 true,
                 null,
@@ -93,7 +91,7 @@ public record WallMarkAir(
         return new BrentSolver(1e-10, 1e-10).solve(500, risesThroughNought, SLOWEST_MS, FASTEST_MS);
     }
 
-    private static WallMarkAir none(Reason reason) {
+    private static WallMarkAir none(WallMark.Reason reason) {
         return new WallMarkAir(false, reason, null, null, null, null);
     }
 }

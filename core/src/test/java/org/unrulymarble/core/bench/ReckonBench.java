@@ -83,7 +83,7 @@ public class ReckonBench {
 
     @Benchmark
     public Object netOnWall() {
-        return NetOnWall.of(new NetOnWall.NetOnWallAsk(serve, 0.105, 0.2, 5.0, 0.25, 2.7));
+        return NetOnWall.of(new NetOnWall.NetOnWallAsk(serve, 0.105, 0.2, 5.0, 0.25, 2.7, null));
     }
 
     @Benchmark

@@ -142,7 +142,7 @@ class MarksFlightTest {
                 0.1,
                 3 + random.nextDouble() * 5,
                 1 + random.nextDouble() * (net - 1));
-        NetOnWall sheet = NetOnWall.of(new NetOnWall.NetOnWallAsk(serve, 0.105, 0.2, 5.0, 0.5, 2.7));
+        NetOnWall sheet = NetOnWall.of(new NetOnWall.NetOnWallAsk(serve, 0.105, 0.2, 5.0, 0.5, 2.7, null));
 
         assertThat(sheet.mark()).isEqualTo(WallMark.of(serve));
         if (!sheet.mark().feasible()) {
@@ -180,7 +180,8 @@ class MarksFlightTest {
                     0.2,
                     5.0,
                     0.5,
-                    2.7));
+                    2.7,
+                    null));
             assertThat(nearer.underCeiling()).isTrue();
         }
     }

@@ -141,6 +141,8 @@ public class OpenApiShape {
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
             Map.entry("RunEvent", Set.of("device")),
+            Map.entry("NetOnWallAsk", Set.of("air")),
+            Map.entry("BallKind", Set.of("massKg")),
             Map.entry("FlightAir", Set.of("heightAtXM", "speedAtXMs")),
             Map.entry("FlightAirAsk", Set.of("toXM")),
             Map.entry("WallMarkAir", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs")),

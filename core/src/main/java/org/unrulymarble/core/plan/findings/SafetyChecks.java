@@ -1,10 +1,12 @@
 package org.unrulymarble.core.plan.findings;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.defaults.Planning;
+import org.unrulymarble.core.flight.NetOnWall;
 import org.unrulymarble.core.flight.Reaction;
 import org.unrulymarble.core.flight.WallMark;
 import org.unrulymarble.core.kit.KitKind;
@@ -25,6 +27,9 @@ final class SafetyChecks {
 
     /** From the middle of a body to its side. */
     private static final double BODY_M = 0.25;
+
+    /** Of a ball in the air; ours, a round figure. */
+    private static final double DRAG = 0.5;
 
     private static final double NET_CLEARANCE_M = 0.15;
 
@@ -138,14 +143,21 @@ final class SafetyChecks {
         if (net == null || stand == null || p.block().mark() != null) return;
         Planning.NetPreset preset = view.setting().planning().net(net.preset()).orElse(null);
         if (preset == null || stand <= 0 || stand > preset.distanceM()) return;
-        WallMark mark = WallMark.of(new WallMark.WallMarkAsk(
+        WallMark.WallMarkAsk serve = new WallMark.WallMarkAsk(
                 net.launchM(),
                 net.angleDeg(),
                 preset.distanceM(),
                 preset.heightM(),
                 NET_CLEARANCE_M,
                 preset.landWithinM(),
-                stand));
+                stand);
+        // Of the balls in play the lightest flies lowest: a doubtful mark errs high.
+        Optional<Map.Entry<KitKind, WallMark>> lightest = view.balls(p).stream()
+                .filter(k -> k.sizeCm() != null && k.massG() != null)
+                .map(k -> Map.entry(k, through(serve, k)))
+                .filter(e -> e.getValue().feasible())
+                .max(Comparator.comparing(e -> e.getValue().lowMarkM()));
+        WallMark mark = lightest.map(Map.Entry::getValue).orElseGet(() -> WallMark.of(serve));
         if (!mark.feasible() || mark.netHeightMark() == WallMark.PlainMark.IN_BAND) return;
         // Err high: the edges are rounded up to whole centimetres.
         Block.Band band = new Block.Band(up(mark.lowMarkM()), up(mark.highMarkM()));
@@ -157,12 +169,17 @@ final class SafetyChecks {
                 .figure("net", preset.name())
                 .figure("lowM", band.lowM())
                 .figure("highM", band.highM())
+                .figure("ball", lightest.map(e -> e.getKey().name()).orElse(null))
                 .school(Finding.School.FLIGHT)
                 .mend(mends.first(() -> Optional.of(Change.of(
                         Mend.Kind.MARK_BAND,
                         Map.of("lowM", band.lowM(), "highM", band.highM()),
                         new BlockEdit.SetBand(id, band)))))
                 .done());
+    }
+
+    private static WallMark through(WallMark.WallMarkAsk serve, KitKind ball) {
+        return NetOnWall.markThroughAir(serve, ball.sizeCm() / 200, new NetOnWall.Air(ball.massG() / 1000, DRAG));
     }
 
     private static double up(double m) {
