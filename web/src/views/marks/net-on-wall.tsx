@@ -5,7 +5,7 @@ import { type Given, reachM } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { Drawing, type V } from "./net-drawing";
 import { FromBall, FromSpace, Group, Pick } from "./prefill";
-import { useReckon } from "./use-reckon";
+import { useAnswered, useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
 
@@ -32,7 +32,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const { answer, must, problem } = useReckon<NetOnWall>("net-on-wall", {
+  const { answer, must, problem, settled } = useReckon<NetOnWall>("net-on-wall", {
     serve: {
       launchHeightM: v.launchHeightM,
       angleDeg: v.angleDeg,
@@ -49,6 +49,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     ceilingM: v.ceilingM,
     air: v.air && v.massG !== null ? { massKg: v.massG / 1000, dragCoefficient: v.dragCoefficient } : null,
   });
+  const answered = useAnswered(v, settled);
   const field = (key: keyof V & string, label: string, path: string) => (
     <LengthField
       label={label}
@@ -65,8 +66,8 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       values={v}
       problem={problem}
       drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
-      said={answer ? told(answer, v, units) : []}
-      aside={answer && <Moves answer={answer} units={units} v={v} />}
+      said={answer ? told(answer, answered, units) : []}
+      aside={answer && <Moves answer={answer} units={units} v={answered} />}
       controls={
         <>
           <Group title="From the store">

@@ -17,3 +17,10 @@ export function useReckon<A>(name: string, ask: unknown) {
     settled: !query.isFetching,
   };
 }
+
+/** The values that the answer on show belongs to: what is said mixes no new value with an old answer. */
+export function useAnswered<V>(values: V, settled: boolean): V {
+  const answered = useRef(values);
+  if (settled) answered.current = values;
+  return answered.current;
+}

@@ -23,6 +23,9 @@ import org.unrulymarble.core.games.Bowling;
 import org.unrulymarble.core.games.End;
 import org.unrulymarble.core.measure.Staircase;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.propose.Propose;
+import org.unrulymarble.core.propose.ProposeAsk;
+import org.unrulymarble.core.propose.Proposer;
 import org.unrulymarble.core.record.Due;
 import org.unrulymarble.core.record.Skill;
 import org.unrulymarble.core.rotation.Groups;
@@ -31,6 +34,12 @@ import org.unrulymarble.core.rotation.Groups;
 @RestController
 @RequestMapping("/api/reckon")
 class ReckonController {
+
+    private final Proposer proposer;
+
+    ReckonController(Proposer proposer) {
+        this.proposer = proposer;
+    }
 
     /** The clock's figures; its segments, which can be many thousands, belong to a run's script. */
     record ClockAnswer(
@@ -140,5 +149,10 @@ class ReckonController {
     @PostMapping("/groups")
     Groups groups(@RequestBody Groups.GroupsAsk ask) {
         return Groups.of(ask);
+    }
+
+    @PostMapping("/propose")
+    Propose propose(@RequestBody ProposeAsk ask) {
+        return proposer.propose(ask);
     }
 }

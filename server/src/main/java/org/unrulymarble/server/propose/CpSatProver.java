@@ -1,0 +1,80 @@
+package org.unrulymarble.server.propose;
+
+import com.google.ortools.Loader;
+import com.google.ortools.sat.CpSolver;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.unrulymarble.core.propose.ProposeAsk;
+import org.unrulymarble.core.propose.ProposeAsk.Pick;
+import org.unrulymarble.core.propose.Proposer;
+
+/** Proves by a constraint solver, for a bounded time. Where its library cannot be loaded a proposal stands without proof. */
+@Component
+class CpSatProver implements Proposer.Prover {
+
+    private static final Logger LOG = LoggerFactory.getLogger(CpSatProver.class);
+
+    /** Of more than so many ways to choose from the solver proves nothing in its time. */
+    private static final int MOST_WAYS = 1_200;
+
+    private final double mostSec;
+
+    /** Loading takes a second or more, so it is done once the server is up; whoever asks before waits for it. */
+    private final CompletableFuture<Boolean> loaded = new CompletableFuture<>();
+
+    CpSatProver(@Value("${marble.propose-sec:1.9}") double mostSec) {
+        this.mostSec = mostSec;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void load() {
+        Thread loading = new Thread(this::loadNow, "solver-load");
+        loading.setDaemon(true);
+        loading.setPriority(Thread.MIN_PRIORITY);
+        loading.start();
+    }
+
+    private void loadNow() {
+        try {
+            Loader.loadNativeLibraries();
+            loaded.complete(true);
+        } catch (RuntimeException | LinkageError e) {
+            LOG.warn("The solver cannot be loaded here; lessons are proposed without proof: {}", e.toString());
+            loaded.complete(false);
+        }
+    }
+
+    @Override
+    public Proposer.Proof prove(ProposeAsk ask, List<Pick> hint) {
+        if (!loaded.join()) return Proposer.Proof.NONE;
+        Double linear = LinearBound.of(ask);
+        int ways = ask.candidates().stream().mapToInt(c -> c.options().size()).sum();
+        if (ways > MOST_WAYS && !hint.isEmpty()) return new Proposer.Proof(false, List.of(), linear);
+        LessonModel model = new LessonModel(ask);
+        model.hint(hint);
+        CpSolver solver = new CpSolver();
+        solver.getParameters()
+                .setMaxTimeInSeconds(mostSec)
+                .setNumWorkers(1)
+                .setLinearizationLevel(2)
+                .setRelativeGapLimit(0.002)
+                .setRandomSeed(1);
+        return switch (solver.solve(model.model())) {
+            case INFEASIBLE -> new Proposer.Proof(true, List.of(), null);
+            case OPTIMAL, FEASIBLE ->
+                new Proposer.Proof(
+                        false, model.picked(solver), least(linear, model.worthOf(solver.bestObjectiveBound())));
+            default -> new Proposer.Proof(false, List.of(), linear);
+        };
+    }
+
+    private static Double least(Double linear, double solved) {
+        return linear == null ? (Double) solved : (Double) Math.min(linear, solved);
+    }
+}

@@ -1,0 +1,2 @@
+/** Proposes lessons: the solver behind the core's question. */
+package org.unrulymarble.server.propose;

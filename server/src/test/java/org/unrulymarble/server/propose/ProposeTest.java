@@ -1,0 +1,89 @@
+package org.unrulymarble.server.propose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.unrulymarble.core.propose.Propose;
+import org.unrulymarble.core.propose.ProposeAsk;
+import org.unrulymarble.core.propose.ProposeAsk.Candidate;
+import org.unrulymarble.core.propose.ProposeAsk.Place;
+import org.unrulymarble.core.propose.ProposeAsk.Way;
+import org.unrulymarble.core.propose.Proposer;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Proposals with the solver behind them. */
+class ProposeTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final CpSatProver PROVER = new CpSatProver(1.9);
+    private static final Proposer PROPOSER = new Proposer(PROVER);
+
+    @BeforeAll
+    static void load() {
+        PROVER.load();
+    }
+
+    static Stream<JsonNode> cases() throws IOException {
+        try (var in = ProposeTest.class.getResourceAsStream("/cases/propose.json")) {
+            return JSON.readTree(in).get("cases").valueStream().toList().stream();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void is_worth_what_the_worked_case_is_worth_and_bounded(JsonNode worked) {
+        JsonNode out = worked.get("out");
+        Propose found = PROPOSER.propose(JSON.convertValue(worked.get("in"), ProposeAsk.class));
+
+        assertThat(found.feasible()).isEqualTo(out.get("feasible").booleanValue());
+        if (!found.feasible()) return;
+        double best = out.get("value").doubleValue();
+        double scale = Math.max(10, Math.abs(best));
+        assertThat(found.value()).isBetween(best - 0.01 * scale, best + 1e-6 * scale);
+        assertThat(found.bound()).isBetween(best - 1e-6 * scale, best + 0.05 * scale);
+    }
+
+    @Test
+    void a_hundred_ladders_are_proposed_from_and_the_gap_is_small() {
+        Random random = new Random(3);
+        List<Candidate> candidates = new ArrayList<>();
+        for (int c = 0; c < 100; c++) {
+            List<Way> ways = new ArrayList<>();
+            for (int o = 0; o < 6; o++) {
+                int active = 60 + 30 * random.nextInt(12);
+                ways.add(new Way(1 + random.nextInt(4), 30, active + 90 + random.nextInt(200), active));
+            }
+            candidates.add(new Candidate(
+                    "c" + c,
+                    "g" + c,
+                    c < 8 ? Place.OPEN : c < 16 ? Place.CLOSE : Place.MAIN,
+                    "f" + c % 5,
+                    IntStream.range(0, 1 + random.nextInt(4))
+                            .mapToObj(a -> "a" + (a * 3 + random.nextInt(3)))
+                            .toList(),
+                    1 + random.nextInt(5),
+                    random.nextDouble(),
+                    IntStream.range(0, random.nextInt(3))
+                            .mapToObj(k -> "k" + (k * 6 + random.nextInt(6)))
+                            .toList(),
+                    c == 40,
+                    ways));
+        }
+        ProposeAsk.Weights weights = new ProposeAsk.Weights(10.0, 10.0, 3.0, 2.0, 1.0, 2.0, 1.0);
+        Propose found = PROPOSER.propose(new ProposeAsk(2_400, 30, 4, 8, 240.0, 1.0, true, true, weights, candidates));
+
+        assertThat(found.blocks()).extracting(Propose.Chosen::id).contains("c40");
+        assertThat(found.totalSec()).isBetween(1_200, 2_400);
+        assertThat(found.bound() - found.value()).isBetween(0.0, 0.05 * Math.max(10, found.value()));
+    }
+}
