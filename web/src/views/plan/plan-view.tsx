@@ -18,6 +18,7 @@ import { Figures } from "./figures";
 import { Findings } from "./findings";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
+import { ProposeButton, ProposeLesson } from "./propose-lesson";
 import { SaveState } from "./save-state";
 import { usePlan } from "./use-plan";
 
@@ -52,6 +53,7 @@ function Editor({
   // Whoever put a block in from elsewhere comes to it.
   const [chosenId, setChosenId] = useState<string | undefined>(useLocation().state?.block);
   const [adding, setAdding] = useState(false);
+  const [proposing, setProposing] = useState(useLocation().hash === "#propose");
   const readOnly = !loaded.mayChange;
   const blocks = draft.lesson.blocks;
   const chosen = blocks.find((b) => b.id === chosenId);
@@ -161,6 +163,7 @@ function Editor({
               <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
                 + Add a block
               </button>
+              <ProposeButton onPress={() => setProposing(true)} />
               <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
                 + Routine
               </button>
@@ -212,6 +215,19 @@ function Editor({
           <p className="text-sm text-soft">{deferring}</p>
         </aside>
       </div>
+      <ProposeLesson
+        open={proposing}
+        onOpenChange={setProposing}
+        lessonId={loaded.id}
+        lesson={draft.lesson}
+        ladders={onOffer}
+        pupils={saved.pupils}
+        onUse={(lesson) => {
+          changeLesson(lesson, `proposed ${v4()}`);
+          setChosenId(undefined);
+          setProposing(false);
+        }}
+      />
       <AddBlock
         open={adding}
         onOpenChange={setAdding}

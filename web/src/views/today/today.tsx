@@ -9,6 +9,7 @@ import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { bell, clock, count, day } from "../../words";
 import { inOrder } from "../plan/lesson-order";
+import { PlanNext } from "../plan/plan-next";
 import { completed } from "../pupils/found-in";
 import { RunButton } from "../run/run-button";
 
@@ -50,13 +51,13 @@ export function Today({ who }: { who: Who }) {
           </Link>
         </p>
       ))}
-      <NextLesson classId={chosen.id} />
+      <NextLesson classId={chosen.id} mayChange={chosen.mayChange} />
       {chosen.mayChange && <LastTime classId={chosen.id} />}
     </div>
   );
 }
 
-function NextLesson({ classId }: { classId: string }) {
+function NextLesson({ classId, mayChange }: { classId: string; mayChange: boolean }) {
   const all = useQuery(lessons(classId));
   if (all.isPending) return <Loading what="the next lesson" />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
@@ -65,12 +66,20 @@ function NextLesson({ classId }: { classId: string }) {
     return (
       <Empty title="Nothing planned from today on">
         <p>Plan a lesson; it takes a room, a number of minutes and the first task.</p>
-        <Link className="btn btn-main" to="/plan">
-          Plan a lesson
-        </Link>
+        <p className="flex flex-wrap gap-3">
+          <Link className="btn btn-main" to="/plan">
+            Plan a lesson
+          </Link>
+        </p>
+        {mayChange && <PlanNext classId={classId} />}
       </Empty>
     );
-  return <Ahead line={next} />;
+  return (
+    <div className="space-y-4">
+      <Ahead line={next} />
+      {mayChange && <PlanNext classId={classId} />}
+    </div>
+  );
 }
 
 function Ahead({ line }: { line: LessonLine }) {

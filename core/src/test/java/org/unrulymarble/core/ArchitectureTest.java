@@ -49,14 +49,18 @@ class ArchitectureTest {
             .definedBy("..core.run..", "..core.record..")
             .layer("lesson")
             .definedBy("..core.plan..")
-            .whereLayer("lesson")
+            .layer("next lesson")
+            .definedBy("..core.propose..")
+            .whereLayer("next lesson")
             .mayNotBeAccessedByAnyLayer()
+            .whereLayer("lesson")
+            .mayOnlyBeAccessedByLayers("next lesson")
             .whereLayer("results")
-            .mayOnlyBeAccessedByLayers("lesson")
+            .mayOnlyBeAccessedByLayers("lesson", "next lesson")
             .whereLayer("reckonings")
-            .mayOnlyBeAccessedByLayers("lesson", "results")
+            .mayOnlyBeAccessedByLayers("lesson", "results", "next lesson")
             .whereLayer("things")
-            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings");
+            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings", "next lesson");
 
     @ArchTest
     static final ArchRule no_circles =

@@ -2,6 +2,7 @@ package org.unrulymarble.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,6 +26,33 @@ class LessonApiTest {
         api.as("okafor");
         turnstone = api.id("/api/classes", "Turnstone 6");
         loft = api.id("/api/spaces", "Sail loft");
+    }
+
+    @Test
+    void a_lesson_is_proposed_with_its_reasons_and_nothing_is_saved() {
+        String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
+        JsonNode before = api.get(sail).body();
+
+        JsonNode found = api.post(
+                        sail + "/proposed",
+                        "{\"lesson\":%s,\"wanted\":{\"without\":[\"wake-the-joints\"]}}"
+                                .formatted(before.get("lesson")))
+                .body();
+
+        List<String> ladders = found.get("lesson")
+                .get("blocks")
+                .valueStream()
+                .map(b -> b.get("ladderId").stringValue())
+                .toList();
+        assertThat(ladders)
+                .hasSizeBetween(4, 6)
+                .doesNotContain("wake-the-joints")
+                .doesNotHaveDuplicates();
+        assertThat(found.get("reasons").valueStream().map(r -> r.get("ladderId").stringValue()))
+                .containsExactlyElementsOf(ladders);
+        assertThat(found.get("gapShare").doubleValue()).isBetween(0.0, 0.1);
+        assertThat(found.get("passedOver").size()).isEqualTo(5);
+        assertThat(api.get(sail).body().get("lesson")).isEqualTo(before.get("lesson"));
     }
 
     @Test
@@ -184,6 +212,7 @@ class LessonApiTest {
                 "DELETE /api/lessons/{lesson}",
                 "POST /api/lessons/{lesson}/mended",
                 "POST /api/lessons/{lesson}/edited",
+                "POST /api/lessons/{lesson}/proposed",
                 "POST /api/lessons/{lesson}/copies",
                 "POST /api/lessons/{lesson}/shifted",
                 "POST /api/lessons/{lesson}/back",
@@ -211,11 +240,13 @@ class LessonApiTest {
                         : path.endsWith("/edited")
                                 ? "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"b1\"}]}"
                                         .formatted(plan())
-                                : path.endsWith("/shifted")
-                                        ? "{\"days\":7}"
-                                        : path.contains("/classes/")
-                                                ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
-                                                : lesson();
+                                : path.endsWith("/proposed")
+                                        ? "{\"lesson\":%s,\"wanted\":{}}".formatted(plan())
+                                        : path.endsWith("/shifted")
+                                                ? "{\"days\":7}"
+                                                : path.contains("/classes/")
+                                                        ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
+                                                        : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 

@@ -24,6 +24,7 @@ import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.server.account.SignedIn;
 
 @RestController
@@ -31,9 +32,11 @@ import org.unrulymarble.server.account.SignedIn;
 class LessonController {
 
     private final LessonService lessons;
+    private final LessonProposals proposals;
 
-    LessonController(LessonService lessons) {
+    LessonController(LessonService lessons, LessonProposals proposals) {
         this.lessons = lessons;
+        this.proposals = proposals;
     }
 
     /** A lesson and all that the core worked out for it. */
@@ -147,6 +150,19 @@ class LessonController {
     @PostMapping("/{id}/edited")
     Lesson edited(@PathVariable UUID id, @RequestBody Edited asked) {
         return lessons.edited(id, asked.lesson(), asked.edits());
+    }
+
+    /** @param lesson as it stands on the page, saved or not: its blocks are not looked at */
+    record Proposed(Lesson lesson, NextLesson.Wishes wanted) {
+        Proposed {
+            new Checks().required("lesson", lesson).required("wanted", wanted).done();
+        }
+    }
+
+    /** A lesson for this class, room and time, with its reasons; nothing is saved. */
+    @PostMapping("/{id}/proposed")
+    NextLesson proposed(@PathVariable UUID id, @RequestBody Proposed asked) {
+        return proposals.propose(id, asked.lesson(), asked.wanted());
     }
 
     @DeleteMapping("/{id}")

@@ -18,6 +18,7 @@ import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.defaults.Planning;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.plan.Allowed;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
@@ -25,6 +26,7 @@ import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
@@ -269,6 +271,21 @@ public class LessonService {
         Stale.unless(row.version(), version);
         Known known = known(row);
         return Findings.mended(known.lesson(), setting(known), finding);
+    }
+
+    /** All that a proposal for a lesson is made from. */
+    record ForProposal(Setting setting, List<NextLesson.Practised> practised) {}
+
+    /** @throws NotFound also for a lesson of somebody else's class */
+    @Transactional(readOnly = true)
+    ForProposal forProposal(UUID id) {
+        LessonRow row = row(id);
+        SchoolClass schoolClass = access.teach(row.classId());
+        SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
+        List<String> all = ladders.catalogue().all().stream().map(Ladder::id).toList();
+        return new ForProposal(
+                setting(schoolClass, space, records.standings(row.classId(), all, true)),
+                records.practised(row.classId()));
     }
 
     /**

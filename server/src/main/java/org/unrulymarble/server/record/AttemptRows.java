@@ -50,6 +50,28 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query("select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck")
     Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days);
 
+    /** Days on which a class worked on each ladder; what was not counted has no sums. */
+    @Query("""
+            select a.ladderId as ladderId, a.onDay as onDay, count(distinct a.pupilId) as pupils, sum(a.hits) as hits, sum(a.misses) as misses
+            from AttemptRow a
+            where a.classId = :classId and not a.struck
+            group by a.ladderId, a.onDay
+            """)
+    List<DayOfLadder> daysOfLadders(UUID classId);
+
+    /** One of those days. */
+    interface DayOfLadder {
+        String getLadderId();
+
+        LocalDate getOnDay();
+
+        long getPupils();
+
+        Long getHits();
+
+        Long getMisses();
+    }
+
     long countByPupilId(UUID pupilId);
 
     @Query("select p.id from Pupil p where p.schoolClass.id = :classId")

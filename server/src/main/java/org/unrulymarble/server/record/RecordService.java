@@ -1,5 +1,7 @@
 package org.unrulymarble.server.record;
 
+import static java.time.temporal.ChronoUnit.DAYS;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,6 +15,7 @@ import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
@@ -151,6 +154,22 @@ public class RecordService {
     @Transactional(readOnly = true)
     public Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days) {
         return rows.daysWithResults(classId, days);
+    }
+
+    /** On which days a class worked on which ladder, by how many pupils, and how much of what was counted went in. */
+    @Transactional(readOnly = true)
+    public List<NextLesson.Practised> practised(UUID classId) {
+        LocalDate today = LocalDate.now(clock);
+        return rows.daysOfLadders(classId).stream()
+                .filter(d -> !d.getOnDay().isAfter(today))
+                .map(d -> new NextLesson.Practised(
+                        d.getLadderId(), (int) DAYS.between(d.getOnDay(), today), (int) d.getPupils(), share(d)))
+                .toList();
+    }
+
+    private static Double share(AttemptRows.DayOfLadder day) {
+        if (day.getHits() == null || day.getMisses() == null || day.getHits() + day.getMisses() == 0) return null;
+        return (double) day.getHits() / (day.getHits() + day.getMisses());
     }
 
     /** Where a class stands on some ladders, as a plan needs it. */

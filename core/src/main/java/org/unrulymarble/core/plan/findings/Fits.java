@@ -62,6 +62,15 @@ public record Fits(String ladderId, List<RungFit> rungs, List<Lesson> lessons) {
                 tried.stream().map(Tried::lesson).toList());
     }
 
+    /** A rung here, with the block as it would be done. */
+    public record Here(RungFit fit, Block block) {}
+
+    /** One rung alone. */
+    public static Here of(Ladder ladder, Rung rung, Setting setting, When when) {
+        Tried tried = rung(ladder, rung, setting, when);
+        return new Here(tried.fit(), tried.lesson().blocks().get(0));
+    }
+
     /** Whether nothing at all stands against a rung for a class. */
     static boolean soundHere(Ladder ladder, Rung rung, Setting setting) {
         Block block = BlockDraft.on("here", ladder, rung).block();

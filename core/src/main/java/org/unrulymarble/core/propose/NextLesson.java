@@ -1,0 +1,172 @@
+package org.unrulymarble.core.propose;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.findings.Finding;
+import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.plan.findings.Fits;
+
+/**
+ * A lesson proposed for a class in a place, with the reasons.
+ *
+ * @param lesson null where nothing fits
+ * @param reasons one for each block, in their order
+ * @param passedOver what was worth most of what is not in it
+ * @param gapShare how much better another could be at most, as a share of this one's worth; null where not proven
+ */
+public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> passedOver, Double gapShare) {
+
+    private static final int MOST_MENDS = 8;
+    private static final int MOST_PASSED_OVER = 5;
+
+    /** What is wanted more than usual. */
+    public enum Wish {
+        AS_USUAL,
+        MORE_MOVING,
+        MORE_NEW,
+        CALMER
+    }
+
+    /**
+     * @param keep ladders that have to be in it
+     * @param without ladders that must not be in it
+     */
+    public record Wishes(Wish wish, List<String> keep, List<String> without) {
+        public Wishes {
+            wish = wish == null ? Wish.AS_USUAL : wish;
+            keep = keep == null ? List.of() : keep;
+            without = without == null ? List.of() : without;
+            new Checks()
+                    .entries("keep", keep, 0, 12)
+                    .entries("without", without, 0, 200)
+                    .done();
+            keep = List.copyOf(keep);
+            without = List.copyOf(without);
+        }
+    }
+
+    /** A day on which some of the class worked on a ladder. @param share of their counted tries that went in, or null */
+    public record Practised(String ladderId, int daysAgo, int pupils, Double share) {}
+
+    /**
+     * Why a block is in it.
+     *
+     * @param daysSince the class last worked on it, or null: never
+     * @param dueInDays until it should come back; below 0: overdue; null: never done
+     * @param near pupils who are a round or a few from its gate
+     * @param held pupils who have little left to gain there
+     * @param aspects what it trains, small words
+     */
+    public record Reason(
+            String blockId,
+            String ladderId,
+            String rungId,
+            Integer daysSince,
+            Double dueInDays,
+            int near,
+            int held,
+            long atOnce,
+            List<String> aspects) {}
+
+    /**
+     * A ladder that is not in it.
+     *
+     * @param finding what stops it here, or null: the others are worth more together
+     */
+    public record PassedOver(
+            String ladderId,
+            String rungId,
+            double merit,
+            Fits.Verdict verdict,
+            Finding finding,
+            Double dueInDays,
+            int near) {}
+
+    /**
+     * @param lesson of which minutes, rules and audience are kept
+     * @param practised by day; two entries of one ladder on one day are bad input
+     */
+    public static NextLesson propose(
+            Lesson lesson, Setting setting, List<Practised> practised, Wishes wishes, Proposer proposer) {
+        List<Task> tasks = new TaskFinder(lesson, setting, practised, wishes).tasks();
+        List<Task> fitting = tasks.stream().filter(Task::goes).toList();
+        if (fitting.isEmpty()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
+        ProposeAsk ask = ask(lesson, wishes, fitting);
+        Propose found = proposer.propose(ask);
+        if (!found.feasible()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
+
+        List<Block> blocks = new ArrayList<>();
+        List<Reason> reasons = new ArrayList<>();
+        for (Propose.Chosen chosen : found.blocks()) {
+            Task task = fitting.stream()
+                    .filter(t -> t.ladder().id().equals(chosen.id()))
+                    .findFirst()
+                    .orElseThrow();
+            Block block = task.block("n" + (blocks.size() + 1), chosen.option());
+            blocks.add(block);
+            reasons.add(task.reason(block.id()));
+        }
+        Set<String> in = found.blocks().stream().map(Propose.Chosen::id).collect(Collectors.toSet());
+        double value = Math.max(1, Math.abs(found.value()));
+        return new NextLesson(
+                mended(lesson.withBlocks(blocks), setting),
+                reasons,
+                passedOver(tasks, in),
+                found.bound() == null ? null : (Double) ((found.bound() - found.value()) / value));
+    }
+
+    /** What stops it and can be mended by one press is mended. */
+    private static Lesson mended(Lesson lesson, Setting setting) {
+        Lesson now = lesson;
+        for (int i = 0; i < MOST_MENDS; i++) {
+            Finding stop = Findings.of(now, setting).findings().stream()
+                    .filter(f -> f.level() == Finding.Level.STOP && f.mend() != null)
+                    .findFirst()
+                    .orElse(null);
+            if (stop == null) return now;
+            now = Findings.mended(now, setting, stop.id());
+        }
+        return now;
+    }
+
+    private static List<PassedOver> passedOver(List<Task> tasks, Set<String> in) {
+        return tasks.stream()
+                .filter(t -> !in.contains(t.ladder().id()))
+                .sorted(Comparator.comparing(Task::merit).reversed())
+                .limit(MOST_PASSED_OVER)
+                .map(Task::passedOver)
+                .toList();
+    }
+
+    private static ProposeAsk ask(Lesson lesson, Wishes wishes, List<Task> tasks) {
+        Wish wish = wishes.wish();
+        int minutes = lesson.minutes();
+        return new ProposeAsk(
+                60 * minutes,
+                lesson.transitionSec(),
+                minutes < 20 ? 2 : minutes < 30 ? 3 : 4,
+                minutes < 20 ? 3 : minutes < 30 ? 4 : minutes < 45 ? 7 : 9,
+                240.0,
+                1.0,
+                true,
+                true,
+                new ProposeAsk.Weights(
+                        10.0,
+                        wish == Wish.MORE_NEW ? 16.0 : 10.0,
+                        3.0,
+                        wish == Wish.MORE_MOVING ? 5.0 : 2.0,
+                        1.0,
+                        wish == Wish.CALMER ? 5.0 : 2.0,
+                        1.0),
+                tasks.stream()
+                        .map(t -> t.candidate(wishes.keep().contains(t.ladder().id())))
+                        .toList());
+    }
+}

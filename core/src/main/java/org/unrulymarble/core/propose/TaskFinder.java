@@ -1,0 +1,164 @@
+package org.unrulymarble.core.propose;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Part;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.plan.Block;
+import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.PlanPupil;
+import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.findings.Fits;
+import org.unrulymarble.core.record.Due;
+import org.unrulymarble.core.record.Standings;
+
+/** One rung of each ladder, where most of the class stand, with what can be done of it here and what that is good for now. The figures are ours. */
+final class TaskFinder {
+
+    /** More of the same is dull; a long lesson bears it. */
+    private static final int MOST_SETS = 4;
+
+    private static final int MOST_SETS_IN_LONG = 6;
+    private static final int LONG_MIN = 45;
+
+    /** A day counts as the class's when a third of it took part. */
+    private static final double OF_CLASS = 1 / 3.0;
+
+    /** A planning share weighs like so many tries of a pupil's own. */
+    private static final double PLANNING_TRIES = 6;
+
+    private static final double NEAR_FROM = 0.25;
+    private static final double NEAR_TO = 0.9;
+    private static final double NEW = 0.6;
+
+    /** Who may be near a gate where nobody was counted yet. */
+    private static final double UNSEEN = 0.5;
+
+    private final Lesson lesson;
+    private final Setting setting;
+    private final NextLesson.Wishes wanted;
+    private final Map<String, List<NextLesson.Practised>> practised;
+
+    TaskFinder(Lesson lesson, Setting setting, List<NextLesson.Practised> practised, NextLesson.Wishes wanted) {
+        this.lesson = lesson;
+        this.setting = setting;
+        this.wanted = wanted;
+        this.practised = practised.stream().collect(Collectors.groupingBy(NextLesson.Practised::ladderId));
+    }
+
+    List<Task> tasks() {
+        return setting.catalogue().all().stream()
+                .filter(l -> !wanted.without().contains(l.id()))
+                .map(this::task)
+                .toList();
+    }
+
+    private Task task(Ladder ladder) {
+        Fits.When when = new Fits.When(lesson.audience(), lesson.startMin());
+        int at = middle(ladder);
+        Fits.Here here = Fits.of(ladder, ladder.rungs().get(at), setting, when);
+        // Where the rung of most does not go here, an easier one may.
+        while (here.fit().verdict() == Fits.Verdict.NOT && at > 0)
+            here = Fits.of(ladder, ladder.rungs().get(--at), setting, when);
+        Rung rung = ladder.rungs().get(at);
+        List<NextLesson.Practised> days = practised.getOrDefault(ladder.id(), List.of()).stream()
+                .filter(d -> d.pupils() >= OF_CLASS * setting.pupils().size())
+                .toList();
+        Due due = Due.of(new Due.DueAsk(
+                days.stream()
+                        .map(d -> new Due.PractisedOn(d.daysAgo(), d.share()))
+                        .toList(),
+                7.0,
+                1.8,
+                0.6,
+                60.0,
+                0.6,
+                0.8));
+        int near = 0;
+        int held = 0;
+        int seen = 0;
+        for (PlanPupil pupil : setting.pupils()) {
+            Optional<Double> chance = chance(pupil, ladder, rung);
+            if (chance.isEmpty()) continue;
+            seen++;
+            if (chance.get() >= NEAR_TO) held++;
+            else if (chance.get() >= NEAR_FROM) near++;
+        }
+        return new Task(
+                ladder,
+                rung,
+                here,
+                here.fit().verdict() == Fits.Verdict.NOT ? List.of() : ways(here.block()),
+                due,
+                days.stream()
+                        .map(NextLesson.Practised::daysAgo)
+                        .min(Integer::compare)
+                        .orElse(null),
+                near,
+                held,
+                merit(ladder, due, seen == 0 ? UNSEEN : (double) near / seen));
+    }
+
+    /** The rung that as many stand below as above. */
+    private int middle(Ladder ladder) {
+        List<Integer> stand = setting.pupils().stream()
+                .map(p -> ladder.numberOf(
+                        setting.standings().ownRung(p.id(), ladder).id()))
+                .sorted()
+                .toList();
+        return stand.isEmpty() ? 0 : stand.get((stand.size() - 1) / 2);
+    }
+
+    /** That a pupil passes the gate in one round of it; empty where that cannot be reckoned or no try of it was counted. */
+    private Optional<Double> chance(PlanPupil pupil, Ladder ladder, Rung rung) {
+        Optional<Standings.Tries> tries = setting.standings().tries(pupil.id(), ladder.id(), rung.id());
+        if (tries.isEmpty() || !ladder.counted() || !GateChance.known(rung.measure(), rung.gate()))
+            return Optional.empty();
+        double share = rung.pace().share();
+        double hits = tries.get().hits();
+        double all = hits + tries.get().misses();
+        double p = (hits + PLANNING_TRIES * share) / (all + PLANNING_TRIES);
+        double secPerTry = p * rung.pace().hitSec() + (1 - p) * rung.pace().missSec();
+        double sec = rung.gate() instanceof Gate.SoManyIn timed
+                ? timed.inSec()
+                : rung.gate().outOf() != null
+                        ? rung.gate().outOf() * secPerTry + 1e-6
+                        : rung.doses().clock().workSec();
+        return Optional.of(GateChance.within(rung.measure(), rung.gate(), rung.pace(), p, sec));
+    }
+
+    /** @param nearly share of those who were seen there that are near the gate */
+    private double merit(Ladder ladder, Due due, double nearly) {
+        double comesBack = due.isNew() ? (wanted.wish() == NextLesson.Wish.MORE_NEW ? 1 : NEW) : due.due();
+        if (ladder.part() != Part.MAIN) return comesBack / 2;
+        double calm = wanted.wish() == NextLesson.Wish.CALMER ? (5 - ladder.effort()) / 5.0 : 0;
+        return Math.min(1, 0.5 * comesBack + 0.5 * nearly + 0.3 * calm);
+    }
+
+    /** With one set and more; warm-ups and cool-downs once or twice. */
+    private List<ProposeAsk.Way> ways(Block block) {
+        List<ProposeAsk.Way> ways = new ArrayList<>();
+        int most = lesson.minutes() < LONG_MIN ? MOST_SETS : MOST_SETS_IN_LONG;
+        for (int sets = 1; sets <= most; sets++) {
+            int so = sets;
+            Block here = block.with(d -> {
+                d.sets = so;
+                d.optionalSets = 0;
+            });
+            LessonPlan plan = LessonPlan.of(lesson.withBlocks(List.of(here)), setting);
+            if (plan.totalSec() > 60L * lesson.minutes()) break;
+            int workSec = here.dose() instanceof BlockDose.ByClock clock ? clock.workSec() : 0;
+            ways.add(new ProposeAsk.Way(
+                    sets, workSec, (int) plan.totalSec(), (int) Math.min(plan.totalSec(), plan.movingSecPerPupil())));
+        }
+        return ways;
+    }
+}

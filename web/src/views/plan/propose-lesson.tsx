@@ -1,0 +1,196 @@
+import { useMutation } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { api, type Problem } from "../../api/client";
+import type { Ladder, Lesson, NextLesson, PassedOver, Reason, Wish } from "../../api/types";
+import { FamilyGlyph } from "../../ui/marble";
+import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
+import { finding } from "../../words-findings";
+
+const t = texts("plan");
+const wishes: Wish[] = ["AS_USUAL", "MORE_MOVING", "MORE_NEW", "CALMER"];
+
+export function ProposeButton({ onPress }: { onPress: () => void }) {
+  return (
+    <button type="button" className="btn" onClick={onPress}>
+      {t("propose.open")}
+    </button>
+  );
+}
+
+/** A lesson proposed for this class, room and time: why each block is in it, what else there was, and one press to use it. */
+export function ProposeLesson({
+  open,
+  onOpenChange,
+  lessonId,
+  lesson,
+  ladders,
+  pupils,
+  onUse,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  lessonId: string;
+  lesson: Lesson;
+  ladders: Ladder[];
+  pupils: number;
+  onUse: (proposed: Lesson) => void;
+}) {
+  const [wish, setWish] = useState<Wish>("AS_USUAL");
+  const [keep, setKeep] = useState<string[]>([]);
+  const [without, setWithout] = useState<string[]>([]);
+  const ask = useMutation<NextLesson, Problem, { wish: Wish; keep: string[]; without: string[] }>({
+    mutationFn: (wanted) => api<NextLesson>("POST", `/lessons/${lessonId}/proposed`, { lesson, wanted }),
+  });
+  const { mutate } = ask;
+  // Every wish is answered at once; the lesson on the page is left as it is until it is used.
+  useEffect(() => {
+    if (open) mutate({ wish, keep, without });
+  }, [open, wish, keep, without, mutate]);
+  const byId = new Map(ladders.map((l) => [l.id, l]));
+  const found = ask.data;
+  const leaveOut = (id: string) => {
+    setKeep(keep.filter((k) => k !== id));
+    setWithout([...without, id]);
+  };
+  return (
+    <Sheet title={t("propose.title")} open={open} onOpenChange={onOpenChange} wide>
+      <fieldset className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-1">
+        <legend className="sr-only">{t("propose.wish")}</legend>
+        {wishes.map((w) => (
+          <label key={w} className="flex items-center gap-2">
+            <input type="radio" name="wish" checked={wish === w} onChange={() => setWish(w)} /> {t(`propose.${w}`)}
+          </label>
+        ))}
+        {without.length > 0 && (
+          <button type="button" className="btn btn-small" onClick={() => setWithout([])}>
+            {t("propose.allAgain", { count: without.length })}
+          </button>
+        )}
+      </fieldset>
+      <p role="status" className="min-h-6 text-sm text-soft">
+        {ask.isPending ? t("propose.working") : found?.lesson && sureness(found)}
+      </p>
+      {ask.error && (
+        <p role="alert" className="font-semibold text-alert">
+          {ask.error.detail}
+        </p>
+      )}
+      {found && !found.lesson && !ask.isPending && <p className="py-3">{t("propose.nothing")}</p>}
+      {found?.lesson && (
+        <ol className={ask.isPending ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
+          {found.reasons.map((r, i) => {
+            const ladder = byId.get(r.ladderId);
+            const block = found.lesson?.blocks[i];
+            if (!ladder || !block) return null;
+            const kept = keep.includes(r.ladderId);
+            return (
+              <li
+                key={r.blockId}
+                className="grid grid-cols-[1.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[1.5rem_1fr_auto]"
+              >
+                <span className="pt-1">
+                  <FamilyGlyph family={ladder.family} />
+                </span>
+                <span>
+                  <strong>{ladder.name}</strong> · {ladder.rungs.find((x) => x.id === r.rungId)?.name} ·{" "}
+                  {t("propose.sets", { count: block.sets })}
+                  <span className="block text-[0.95rem] text-soft">{why(r, pupils)}</span>
+                </span>
+                <span className="col-start-2 flex items-start gap-2 sm:col-start-3">
+                  <button
+                    type="button"
+                    className="btn btn-small"
+                    aria-pressed={kept}
+                    aria-label={t("propose.keepOf", { ladder: ladder.name })}
+                    onClick={() => setKeep(kept ? keep.filter((k) => k !== r.ladderId) : [...keep, r.ladderId])}
+                  >
+                    {t("propose.keep")}
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-small"
+                    aria-label={t("propose.notOf", { ladder: ladder.name })}
+                    onClick={() => leaveOut(r.ladderId)}
+                  >
+                    {t("propose.not")}
+                  </button>
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      )}
+      {found && found.passedOver.length > 0 && (
+        <section className="mt-4">
+          <h3 className="font-bold">{t("propose.passedOver")}</h3>
+          <ul>
+            {found.passedOver.map((p) => (
+              <li key={p.ladderId} className="flex flex-wrap items-start gap-x-3 gap-y-1 border-b border-rule py-1.5">
+                <span className="mr-auto text-[0.95rem]">
+                  <strong>{byId.get(p.ladderId)?.name}</strong>: {whyNot(p, pupils)}
+                </span>
+                {!p.finding && (
+                  <button
+                    type="button"
+                    className="btn btn-small"
+                    aria-label={t("propose.putInOf", { ladder: byId.get(p.ladderId)?.name })}
+                    onClick={() => setKeep([...keep, p.ladderId])}
+                  >
+                    {t("propose.putIn")}
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {found?.lesson && (
+        <p className="mt-4 flex flex-wrap items-center gap-3">
+          <button
+            type="button"
+            className="btn btn-main"
+            disabled={ask.isPending}
+            onClick={() => found.lesson && onUse(found.lesson)}
+          >
+            {lesson.blocks.length === 0 ? t("propose.use") : t("propose.useInstead", { count: lesson.blocks.length })}
+          </button>
+          <span className="text-sm text-soft">{t("propose.undo")}</span>
+        </p>
+      )}
+    </Sheet>
+  );
+}
+
+/** Why a block is in it, in figures. */
+function why(r: Reason, pupils: number): string {
+  return [
+    due(r.daysSince, r.dueInDays),
+    r.near > 0 && t("propose.near", { count: r.near }),
+    r.held > 0 && t("propose.held", { count: r.held }),
+    r.atOnce < pupils ? t("propose.atOnce", { count: r.atOnce }) : t("propose.allAtOnce"),
+    t("propose.trains", { aspects: r.aspects.join(", ").replaceAll("-", " ") }),
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+function whyNot(p: PassedOver, pupils: number): string {
+  if (p.finding) return finding(p.finding);
+  const near = p.near > 0 ? ` ${t("propose.near", { count: p.near })}` : "";
+  const few = p.verdict === "FEW_AT_A_TIME" ? ` ${t("propose.few", { count: pupils })}` : "";
+  return `${t("propose.lessTogether")}${near}${few}`;
+}
+
+function due(daysSince: number | null, dueInDays: number | null): string {
+  if (daysSince === null || dueInDays === null) return t("propose.new");
+  const days = Math.round(dueInDays);
+  if (days < 0) return t("propose.overdue", { count: -days, since: daysSince });
+  return t("propose.dueIn", { count: days, since: daysSince });
+}
+
+function sureness(found: NextLesson): string {
+  if (found.gapShare === null) return t("propose.notProven");
+  const percent = Math.ceil(found.gapShare * 1000) / 10;
+  return percent <= 0.5 ? t("propose.best") : t("propose.gap", { percent });
+}
