@@ -47,6 +47,10 @@ public final class Shots {
         browser.see("[type=search]");
         picture("plan-add-a-block");
         browser.keys(Keys.ESCAPE);
+        browser.press("Propose a lesson");
+        browser.seeText("Nearly in it");
+        picture("plan-propose");
+        browser.keys(Keys.ESCAPE);
         pastTheBell();
 
         run();
@@ -69,11 +73,6 @@ public final class Shots {
         browser.see("main ul button[aria-expanded]").click();
         browser.see("[aria-label='First name of pupil 1']");
         picture("store");
-        browser.open("/store/spaces");
-        browser.press("Net store");
-        browser.see("[aria-label='Length, m long,']");
-        picture("store-spaces");
-
         browser.signIn("quay");
         browser.press("School");
         browser.see("[aria-label='Role of Helper']");
