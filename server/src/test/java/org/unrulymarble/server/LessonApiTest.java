@@ -45,7 +45,7 @@ class LessonApiTest {
                 .map(b -> b.get("ladderId").stringValue())
                 .toList();
         assertThat(ladders)
-                .hasSizeBetween(4, 6)
+                .hasSizeBetween(4, 7)
                 .doesNotContain("wake-the-joints")
                 .doesNotHaveDuplicates();
         assertThat(found.get("reasons").valueStream().map(r -> r.get("ladderId").stringValue()))

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
@@ -217,6 +218,19 @@ public record Ladder(
     public int numberOf(String rungId) {
         for (int i = 0; i < rungs.size(); i++) if (rungs.get(i).id().equals(rungId)) return i;
         return -1;
+    }
+
+    /**
+     * Whether a kind may play a role here, whatever a school's own rules say: at people only what the task itself names, and hard balls only where the task
+     * names them.
+     */
+    public boolean admits(KitRole role, KitKind kind) {
+        if (!role.takes(kind)) return false;
+        boolean named = role.kind().equals(kind.id())
+                || role.standIns().stream().anyMatch(s -> s.kind().equals(kind.id()))
+                || ballOrder().contains(kind.id());
+        if (role.countsAsBall() && cautions().contains(Caution.AT_PERSON_SOFT_ONLY)) return named;
+        return named || !kind.hard();
     }
 
     /** How many share one spot. */

@@ -3,6 +3,8 @@ package org.unrulymarble.core.plan;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.kit.Kit;
+import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Modifier;
@@ -19,9 +21,14 @@ public final class Allowed {
 
     private Allowed() {}
 
-    /** @throws org.unrulymarble.core.check.Refused naming each field that its task does not allow */
-    public static void check(Lesson lesson, Catalogue catalogue) {
+    /**
+     * @param kit what the school knows of each kind
+     * @throws org.unrulymarble.core.check.Refused naming each field that its task does not allow
+     */
+    public static void check(Lesson lesson, Catalogue catalogue, Kit kit) {
         Checks checks = new Checks();
+        for (int i = 0; i < lesson.blocks().size(); i++)
+            kit(checks, "blocks[" + i + "].", lesson.blocks().get(i), catalogue, kit);
         for (int i = 0; i < lesson.blocks().size(); i++) {
             Block block = lesson.blocks().get(i);
             String at = "blocks[" + i + "].";
@@ -30,6 +37,31 @@ public final class Allowed {
                     .ifPresent(ladder -> block(checks, at, block, ladder));
         }
         checks.done();
+    }
+
+    /** What never plays a role, or not this one, is chosen by nobody: neither in a menu nor past it. */
+    private static void kit(Checks checks, String at, Block block, Catalogue catalogue, Kit kit) {
+        Ladder ladder = catalogue
+                .ladder(block.ladderId() == null ? "" : block.ladderId())
+                .orElse(null);
+        Rung rung = ladder == null ? null : ladder.rung(block.rungId()).orElse(null);
+        if (rung == null) return;
+        for (int k = 0; k < block.kit().size(); k++) {
+            Block.KitChoice choice = block.kit().get(k);
+            for (KitRole role : ladder.kit(rung)) {
+                if (!role.role().equals(choice.role())) continue;
+                for (int n = 0; n < choice.kinds().size(); n++) {
+                    boolean admitted = kit.kind(choice.kinds().get(n))
+                            .map(kind -> ladder.admits(role, kind))
+                            .orElse(true);
+                    checks.that(
+                            admitted,
+                            at + "kit[" + k + "].kinds[" + n + "]",
+                            Fault.Rule.ONE_OF,
+                            "what this task allows for it");
+                }
+            }
+        }
     }
 
     private static void block(Checks checks, String at, Block block, Ladder ladder) {

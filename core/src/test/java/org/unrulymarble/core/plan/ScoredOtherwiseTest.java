@@ -80,7 +80,8 @@ class ScoredOtherwiseTest {
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("measure");
         Lesson saved = World.lesson(40, World.task(CUP, IN_A_ROW.id(), d -> d.measure = own));
-        assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE)).hasMessageContaining("blocks[0].measure");
+        assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE, World.FULL))
+                .hasMessageContaining("blocks[0].measure");
     }
 
     @Test
@@ -115,10 +116,10 @@ class ScoredOtherwiseTest {
     @Test
     void a_match_that_is_played_to_a_score_needs_one() {
         Lesson saved = World.lesson(40, World.task("nearest-the-jack", "to-seven", d -> d.measure = new Match()));
-        assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE))
+        assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE, World.FULL))
                 .hasMessageContaining("blocks[0].measure.targetScore");
         Lesson toThree = World.lesson(40, World.task("nearest-the-jack", "to-seven", d -> d.measure = new Match(3)));
-        Allowed.check(toThree, World.CATALOGUE);
+        Allowed.check(toThree, World.CATALOGUE, World.FULL);
         assertThat(plan(toThree.blocks().get(0)).words().task()).contains("3 points");
     }
 

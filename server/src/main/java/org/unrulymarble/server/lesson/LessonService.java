@@ -318,7 +318,7 @@ public class LessonService {
         Setting setting = setting(row.classId(), space, doc.lesson());
         try {
             Placed.all(doc.lesson(), setting);
-            Allowed.check(doc.lesson(), setting.catalogue());
+            Allowed.check(doc.lesson(), setting.catalogue(), setting.kit());
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }
