@@ -1,5 +1,5 @@
-import { useMutation } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { api, type Problem } from "../../api/client";
 import type { Ladder, Lesson, NextLesson, PassedOver, Reason, Wish } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
@@ -39,16 +39,29 @@ export function ProposeLesson({
   const [wish, setWish] = useState<Wish>("AS_USUAL");
   const [keep, setKeep] = useState<string[]>([]);
   const [without, setWithout] = useState<string[]>([]);
-  const ask = useMutation<NextLesson, Problem, { wish: Wish; keep: string[]; without: string[] }>({
-    mutationFn: (wanted) => api<NextLesson>("POST", `/lessons/${lessonId}/proposed`, { lesson, wanted }),
+  const asked = (soon: boolean) => ({
+    queryKey: ["proposed", lessonId, lesson.minutes, lesson.startMin, lesson.audience, wish, keep, without, soon],
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      api<NextLesson>(
+        "POST",
+        `/lessons/${lessonId}/proposed`,
+        { lesson, wanted: { wish, keep, without }, soon },
+        signal,
+      ),
+    enabled: open,
+    gcTime: 0,
+    retry: false,
   });
-  const { mutate } = ask;
-  // Every wish is answered at once; the lesson on the page is left as it is until it is used.
-  useEffect(() => {
-    if (open) mutate({ wish, keep, without });
-  }, [open, wish, keep, without, mutate]);
+  // A good one at once, then the proof; the lesson on the page is left as it is until it is used.
+  const soon = useQuery<NextLesson, Problem>({ ...asked(true), placeholderData: keepPreviousData });
+  const proven = useQuery<NextLesson, Problem>({
+    ...asked(false),
+    enabled: open && soon.isSuccess && !soon.isFetching,
+  });
   const byId = new Map(ladders.map((l) => [l.id, l]));
-  const found = ask.data;
+  const found = proven.data ?? soon.data;
+  const waiting = soon.isFetching;
+  const error = soon.error ?? proven.error;
   const leaveOut = (id: string) => {
     setKeep(keep.filter((k) => k !== id));
     setWithout([...without, id]);
@@ -69,16 +82,16 @@ export function ProposeLesson({
         )}
       </fieldset>
       <p role="status" className="min-h-6 text-sm text-soft">
-        {ask.isPending ? t("propose.working") : found?.lesson && sureness(found)}
+        {waiting ? t("propose.working") : proven.isFetching ? t("propose.proving") : found?.lesson && sureness(found)}
       </p>
-      {ask.error && (
+      {error && (
         <p role="alert" className="font-semibold text-alert">
-          {ask.error.detail}
+          {error.detail}
         </p>
       )}
-      {found && !found.lesson && !ask.isPending && <p className="py-3">{t("propose.nothing")}</p>}
+      {found && !found.lesson && !waiting && !proven.isFetching && <p className="py-3">{t("propose.nothing")}</p>}
       {found?.lesson && (
-        <ol className={ask.isPending ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
+        <ol className={waiting ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
           {found.reasons.map((r, i) => {
             const ladder = byId.get(r.ladderId);
             const block = found.lesson?.blocks[i];
@@ -150,7 +163,7 @@ export function ProposeLesson({
           <button
             type="button"
             className="btn btn-main"
-            disabled={ask.isPending}
+            disabled={waiting}
             onClick={() => found.lesson && onUse(found.lesson)}
           >
             {lesson.blocks.length === 0 ? t("propose.use") : t("propose.useInstead", { count: lesson.blocks.length })}

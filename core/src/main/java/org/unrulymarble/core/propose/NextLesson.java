@@ -89,17 +89,22 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
             Double dueInDays,
             int near) {}
 
+    /** {@link Proposer#propose}, or {@link Proposer#first} for an answer soon. */
+    public interface Answer {
+        Propose to(ProposeAsk ask);
+    }
+
     /**
      * @param lesson of which minutes, rules and audience are kept
      * @param practised by day; two entries of one ladder on one day are bad input
      */
     public static NextLesson propose(
-            Lesson lesson, Setting setting, List<Practised> practised, Wishes wishes, Proposer proposer) {
+            Lesson lesson, Setting setting, List<Practised> practised, Wishes wishes, Answer proposer) {
         List<Task> tasks = new TaskFinder(lesson, setting, practised, wishes).tasks();
         List<Task> fitting = tasks.stream().filter(Task::goes).toList();
         if (fitting.isEmpty()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
         ProposeAsk ask = ask(lesson, wishes, fitting);
-        Propose found = proposer.propose(ask);
+        Propose found = proposer.to(ask);
         if (!found.feasible()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
 
         List<Block> blocks = new ArrayList<>();

@@ -35,11 +35,11 @@ public final class Proposer {
         this.prover = prover;
     }
 
-    /** A good lesson soon, with no bound; null where none was met, which proves nothing. */
+    /** A good lesson soon, with no bound; not feasible where none was met, which proves nothing. */
     public Propose first(ProposeAsk ask) {
         Worth worth = new Worth(ask);
         List<Pick> quick = new QuickSearch(ask, worth).best(List.of(), STARTS, STEPS);
-        return quick == null ? null : answer(ask, worth, quick, null);
+        return quick == null ? Propose.IMPOSSIBLE : answer(ask, worth, quick, null);
     }
 
     /** The best that is found, and what it could be worth at most. */

@@ -42,7 +42,7 @@ class NextLessonTest {
 
     private static NextLesson propose(Setting setting, int minutes, NextLesson.Wishes wanted) {
         return NextLesson.propose(
-                Lesson.of(minutes, Lesson.Audience.CLASS, List.of()), setting, List.of(), wanted, PROPOSER);
+                Lesson.of(minutes, Lesson.Audience.CLASS, List.of()), setting, List.of(), wanted, PROPOSER::propose);
     }
 
     @Test
@@ -69,7 +69,7 @@ class NextLessonTest {
                         new NextLesson.Practised("clap-and-collect", 1, 24, 0.7),
                         new NextLesson.Practised("low-and-loud-dribble", 40, 24, 0.7)),
                 new NextLesson.Wishes(null, List.of("clap-and-collect", "low-and-loud-dribble"), null),
-                PROPOSER);
+                PROPOSER::first);
 
         assertThat(found.reasons())
                 .filteredOn(r -> r.ladderId().equals("clap-and-collect"))

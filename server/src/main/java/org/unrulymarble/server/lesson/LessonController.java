@@ -152,9 +152,13 @@ class LessonController {
         return lessons.edited(id, asked.lesson(), asked.edits());
     }
 
-    /** @param lesson as it stands on the page, saved or not: its blocks are not looked at */
-    record Proposed(Lesson lesson, NextLesson.Wishes wanted) {
+    /**
+     * @param lesson as it stands on the page, saved or not: its blocks are not looked at
+     * @param soon true for a good one at once, without proof of how good it is
+     */
+    record Proposed(Lesson lesson, NextLesson.Wishes wanted, Boolean soon) {
         Proposed {
+            soon = soon != null && soon;
             new Checks().required("lesson", lesson).required("wanted", wanted).done();
         }
     }
@@ -162,7 +166,7 @@ class LessonController {
     /** A lesson for this class, room and time, with its reasons; nothing is saved. */
     @PostMapping("/{id}/proposed")
     NextLesson proposed(@PathVariable UUID id, @RequestBody Proposed asked) {
-        return proposals.propose(id, asked.lesson(), asked.wanted());
+        return proposals.propose(id, asked.lesson(), asked.wanted(), asked.soon());
     }
 
     @DeleteMapping("/{id}")

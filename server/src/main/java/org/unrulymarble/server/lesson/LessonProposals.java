@@ -9,29 +9,42 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.propose.Proposer;
 
-/** Proposes lessons, one at a time and in a thread that lets every tap go first; holds no transaction meanwhile. */
+/** Proposes lessons, one at a time and in threads that let every tap go first; holds no transaction meanwhile. */
 @Service
 class LessonProposals {
 
     private final LessonService lessons;
     private final Proposer proposer;
-    private final ExecutorService one = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "proposals");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+
+    /** What is wanted soon does not wait behind a proof. */
+    private final ExecutorService first = oneQuietThread("proposals-first");
+
+    private final ExecutorService proofs = oneQuietThread("proposals-proof");
 
     LessonProposals(LessonService lessons, Proposer proposer) {
         this.lessons = lessons;
         this.proposer = proposer;
     }
 
-    /** @param lesson as it stands on the page: its minutes, start and rules are kept, its blocks are not */
-    NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted) {
+    private static ExecutorService oneQuietThread(String name) {
+        return Executors.newSingleThreadExecutor(task -> {
+            Thread thread = new Thread(task, name);
+            thread.setDaemon(true);
+            thread.setPriority(Thread.MIN_PRIORITY);
+            return thread;
+        });
+    }
+
+    /**
+     * @param lesson as it stands on the page: its minutes, start and rules are kept, its blocks are not
+     * @param soon whether a good one will do, without proof of how good
+     */
+    NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
+        NextLesson.Answer how = soon ? proposer::first : proposer::propose;
         LessonService.ForProposal from = lessons.forProposal(id);
         try {
-            return one.submit(() -> NextLesson.propose(lesson, from.setting(), from.practised(), wanted, proposer))
+            return (soon ? first : proofs)
+                    .submit(() -> NextLesson.propose(lesson, from.setting(), from.practised(), wanted, how))
                     .get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -143,6 +143,7 @@ public class OpenApiShape {
             Map.entry("RunEvent", Set.of("device")),
             Map.entry("NetOnWallAsk", Set.of("air")),
             Map.entry("BallKind", Set.of("massKg")),
+            Map.entry("Proposed", Set.of("soon")),
             Map.entry("Propose", Set.of("blocks", "totalSec", "value", "bound")),
             Map.entry("NextLesson", Set.of("lesson", "gapShare")),
             Map.entry("Reason", Set.of("daysSince", "dueInDays")),
