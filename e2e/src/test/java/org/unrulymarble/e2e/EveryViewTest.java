@@ -46,6 +46,14 @@ class EveryViewTest {
     }
 
     @Test
+    void a_lesson_proposed() {
+        browser.press("Open the plan");
+        browser.press("Propose a lesson");
+        browser.seeText("Nearly in it");
+        sound();
+    }
+
+    @Test
     void run_with_pads_and_with_the_collect_sheet() {
         browser.press("Open the plan");
         browser.press("Run it");
