@@ -1,9 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { api, type Problem } from "../../api/client";
-import { lesson, lessons, spaces } from "../../api/queries";
-import type { LessonDoc, LessonLine, LessonView, SchoolClass, Space } from "../../api/types";
+import { Link } from "react-router";
+import { lessons, spaces } from "../../api/queries";
+import type { LessonDoc, LessonLine, SchoolClass, Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
@@ -14,6 +13,7 @@ import { day } from "../../words";
 import { texts } from "../../words/texts";
 import { Gone, LessonMore } from "./lesson-more";
 import { inOrder } from "./lesson-order";
+import { emptyLesson, USUAL_MINUTES, useMakeLesson } from "./make-lesson";
 
 const t = texts("plan");
 
@@ -138,39 +138,19 @@ function Lines({
 }
 
 function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Space[] }) {
-  const navigate = useNavigate();
-  const client = useQueryClient();
   const [doc, setDoc] = useState<LessonDoc>({
     version: null,
     classId: schoolClass.id,
     spaceId: rooms[0]?.id ?? "",
     name: "",
     onDay: localDay(),
-    lesson: {
-      minutes: 40,
-      startMin: null,
-      audience: "CLASS",
-      shape: "MOBILITY_FIRST",
-      heat: false,
-      restRule: "BETWEEN_SETS",
-      transitionSec: 30,
-      silenced: [],
-      blocks: [],
-      afterNote: null,
-    },
+    lesson: emptyLesson(USUAL_MINUTES),
   });
-  const make = useMutation<LessonView, Problem>({
-    mutationFn: () => api<LessonView>("POST", "/lessons", doc),
-    onSuccess: (made) => {
-      client.setQueryData(lesson(made.id).queryKey, made);
-      client.invalidateQueries({ queryKey: ["lessons"] });
-      navigate(`/plan/${made.id}`);
-    },
-  });
+  const make = useMakeLesson();
   const must = (field: string) => make.error?.must(field);
   const send = (e: FormEvent) => {
     e.preventDefault();
-    make.mutate();
+    make.mutate(doc);
   };
   return (
     <form onSubmit={send} className="space-y-4">

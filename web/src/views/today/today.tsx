@@ -7,11 +7,14 @@ import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { bell, clock, count, day } from "../../words";
+import { bell, clock, day } from "../../words";
+import { texts } from "../../words/texts";
 import { inOrder } from "../plan/lesson-order";
 import { PlanNext } from "../plan/plan-next";
 import { completed } from "../pupils/found-in";
 import { RunButton } from "../run/run-button";
+
+const t = texts("today");
 
 /** The next lesson and what changed since the last one; one button to go on with. */
 export function Today({ who }: { who: Who }) {
@@ -19,21 +22,21 @@ export function Today({ who }: { who: Who }) {
   const runs = useQuery(openRuns);
   if (!chosen && !who.teaches)
     return (
-      <Empty title="No class yet">
-        <p>A teacher says with each class who helps. Ask the teacher of the class to put your name there.</p>
+      <Empty title={t("noClass")}>
+        <p>{t("helperWaits")}</p>
       </Empty>
     );
   if (!chosen)
     return (
-      <Empty title="No class yet">
-        <p>Begin with your class: first names and an initial are enough. Then the room you teach in.</p>
+      <Empty title={t("noClass")}>
+        <p>{t("begin")}</p>
         <p className="flex flex-wrap gap-3">
           <Link className="btn btn-main" to="/store">
-            Make the first class
+            {t("makeClass")}
           </Link>
           {who.administrates && (
             <Link className="btn" to="/school">
-              Say who may come in
+              {t("whoMayComeIn")}
             </Link>
           )}
         </p>
@@ -44,10 +47,10 @@ export function Today({ who }: { who: Who }) {
       {runs.data?.map((r) => (
         <p key={r.id} className="flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-4">
           <span>
-            <strong>{r.lessonName}</strong> with {r.className} is running.
+            <strong>{r.lessonName}</strong> {t("isRunning", { name: r.className })}
           </span>
           <Link className="btn btn-main" to={`/run/${r.id}`}>
-            Go on with it
+            {t("goOn")}
           </Link>
         </p>
       ))}
@@ -59,16 +62,16 @@ export function Today({ who }: { who: Who }) {
 
 function NextLesson({ classId, mayChange }: { classId: string; mayChange: boolean }) {
   const all = useQuery(lessons(classId));
-  if (all.isPending) return <Loading what="the next lesson" />;
+  if (all.isPending) return <Loading what={t("theNext")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const [next] = inOrder(all.data).coming;
   if (!next)
     return (
-      <Empty title="Nothing planned from today on">
-        <p>Plan a lesson; it takes a room, a number of minutes and the first task.</p>
+      <Empty title={t("nothingPlanned")}>
+        <p>{t("toPlan")}</p>
         <p className="flex flex-wrap gap-3">
           <Link className="btn btn-main" to="/plan">
-            Plan a lesson
+            {t("plan")}
           </Link>
         </p>
         {mayChange && <PlanNext classId={classId} />}
@@ -87,15 +90,13 @@ function Ahead({ line }: { line: LessonLine }) {
   const catalogue = useQuery(ladders);
   return (
     <section aria-labelledby="next">
-      <p className="text-soft">
-        Next · {day(line.onDay)} · {line.spaceName} · {line.minutes} min
-      </p>
+      <p className="text-soft">{t("next", { day: day(line.onDay), space: line.spaceName, minutes: line.minutes })}</p>
       <div className="mt-1 mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 id="next" className="mr-auto">
           {line.name}
         </h1>
         <Link className="btn" to={`/plan/${line.id}`}>
-          Open the plan
+          {t("openPlan")}
         </Link>
         {one.data?.lesson.audience === "CLASS" && <RunButton lessonId={line.id} />}
       </div>
@@ -103,8 +104,12 @@ function Ahead({ line }: { line: LessonLine }) {
         <>
           <p className="mb-2">
             <strong className="clock">{clock(one.data.plan.totalSec)}</strong>, {bell(one.data.plan)}.{" "}
-            {clock(one.data.plan.movingSecPerPupil)} moving per pupil
-            {one.data.plan.quietSecPerPupil > 0 && ` and ${clock(one.data.plan.quietSecPerPupil)} at a quiet task`}.
+            {one.data.plan.quietSecPerPupil > 0
+              ? t("movingAndQuiet", {
+                  moving: clock(one.data.plan.movingSecPerPupil),
+                  quiet: clock(one.data.plan.quietSecPerPupil),
+                })
+              : t("moving", { moving: clock(one.data.plan.movingSecPerPupil) })}
           </p>
           <Lane
             blocks={laneBlocks(one.data.lesson, one.data.plan, catalogue.data)}
@@ -120,17 +125,17 @@ function Ahead({ line }: { line: LessonLine }) {
 function LastTime({ classId }: { classId: string }) {
   const record = useQuery(classRecord(classId));
   const catalogue = useQuery(ladders);
-  if (record.isPending || catalogue.isPending) return <Loading what="the last lesson" />;
+  if (record.isPending || catalogue.isPending) return <Loading what={t("theLast")} />;
   if (record.isLoadingError) return <Failed error={record.error} again={() => record.refetch()} />;
   if (catalogue.isLoadingError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const lastDay = record.data.lastDay;
   if (!lastDay) return null;
   return (
     <section aria-labelledby="last">
-      <h2 id="last">Last time, {day(lastDay)}: challenges completed</h2>
+      <h2 id="last">{t("lastTime", { day: day(lastDay) })}</h2>
       <Completed record={record.data} lastDay={lastDay} catalogue={catalogue.data} />
       <Link to="/pupils" className="mt-4 inline-block font-semibold">
-        Where everybody stands
+        {t("whereAllStand")}
       </Link>
     </section>
   );
@@ -148,8 +153,7 @@ function Completed({ record, lastDay, catalogue }: { record: ClassRecord; lastDa
     })),
   );
   const lines = byRung.filter((l) => l.names.length > 0);
-  if (lines.length === 0)
-    return <p className="mt-2 text-soft">Nobody met a new gate that day; the tries are on each page.</p>;
+  if (lines.length === 0) return <p className="mt-2 text-soft">{t("nobody")}</p>;
   return (
     <ul className="mt-2 divide-y divide-rule border-y border-rule">
       {lines.map(({ ladder, rung, names }) => (
@@ -158,7 +162,7 @@ function Completed({ record, lastDay, catalogue }: { record: ClassRecord; lastDa
           <span>
             <strong>{ladder.name}</strong>, {rung.name.toLowerCase()}
             <span className="block text-soft">
-              {count(names.length, "pupil", "pupils")}: {names.join(", ")}
+              {t("completedBy", { count: names.length, names: names.join(", ") })}
             </span>
           </span>
         </li>

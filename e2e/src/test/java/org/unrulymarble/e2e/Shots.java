@@ -48,7 +48,7 @@ public final class Shots {
         picture("plan-add-a-block");
         browser.keys(Keys.ESCAPE);
         browser.press("Propose a lesson");
-        browser.seeText("Nearly in it");
+        browser.seeText("by the same weights");
         picture("plan-propose");
         browser.keys(Keys.ESCAPE);
         pastTheBell();

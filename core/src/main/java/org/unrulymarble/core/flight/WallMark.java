@@ -48,21 +48,33 @@ public record WallMark(
             Double landWithinM,
             Double standM) {
         public WallMarkAsk {
-            new Checks()
-                    .length("launchHeightM", launchHeightM)
-                    .angle("angleDeg", angleDeg)
-                    .above("netDistanceM", netDistanceM, 0, 200)
-                    .length("netHeightM", netHeightM)
-                    .length("clearanceM", clearanceM)
-                    .length("landWithinM", landWithinM)
-                    .above("standM", standM, 0, 200)
-                    .that(
-                            standM == null || netDistanceM == null || Rounding.fits(standM, netDistanceM),
-                            "standM",
-                            Fault.Rule.AT_MOST_FIELD,
-                            "netDistanceM")
+            checked(launchHeightM, angleDeg, netDistanceM, netHeightM, clearanceM, landWithinM, standM)
                     .done();
         }
+    }
+
+    /** What is asked of a serve, with the air in it or without. */
+    static Checks checked(
+            Double launchHeightM,
+            Double angleDeg,
+            Double netDistanceM,
+            Double netHeightM,
+            Double clearanceM,
+            Double landWithinM,
+            Double standM) {
+        return new Checks()
+                .length("launchHeightM", launchHeightM)
+                .angle("angleDeg", angleDeg)
+                .above("netDistanceM", netDistanceM, 0, 200)
+                .length("netHeightM", netHeightM)
+                .length("clearanceM", clearanceM)
+                .length("landWithinM", landWithinM)
+                .above("standM", standM, 0, 200)
+                .that(
+                        standM == null || netDistanceM == null || Rounding.fits(standM, netDistanceM),
+                        "standM",
+                        Fault.Rule.AT_MOST_FIELD,
+                        "netDistanceM");
     }
 
     /** The flight y = h0 + x tan a - k x^2 that just clears the net (k1) and the one that just lands in (k2), each as its drop at the net and at the line. */

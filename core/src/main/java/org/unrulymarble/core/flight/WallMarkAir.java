@@ -3,7 +3,6 @@ package org.unrulymarble.core.flight;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.unrulymarble.core.check.Checks;
-import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
 
 /**
@@ -42,19 +41,8 @@ public record WallMarkAir(
             Double massKg,
             Double dragCoefficient) {
         public WallMarkAirAsk {
-            Checks checks = new Checks()
-                    .length("launchHeightM", launchHeightM)
-                    .angle("angleDeg", angleDeg)
-                    .above("netDistanceM", netDistanceM, 0, 200)
-                    .length("netHeightM", netHeightM)
-                    .length("clearanceM", clearanceM)
-                    .length("landWithinM", landWithinM)
-                    .above("standM", standM, 0, 200)
-                    .that(
-                            standM == null || netDistanceM == null || Rounding.fits(standM, netDistanceM),
-                            "standM",
-                            Fault.Rule.AT_MOST_FIELD,
-                            "netDistanceM");
+            Checks checks = WallMark.checked(
+                    launchHeightM, angleDeg, netDistanceM, netHeightM, clearanceM, landWithinM, standM);
             Aerial.checked(checks, radiusM, massKg, dragCoefficient).done();
         }
     }
