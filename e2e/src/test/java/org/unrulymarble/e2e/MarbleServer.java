@@ -19,7 +19,7 @@ import java.util.concurrent.locks.LockSupport;
 /** The packed server as its own process, with its own data folder; can be killed and started again over the same data. */
 public final class MarbleServer implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(150);
+    private static final Duration PATIENCE = Duration.ofMinutes(6);
     private static final long ASK_AGAIN_NANOS = TimeUnit.MILLISECONDS.toNanos(50);
 
     private final Path data;
@@ -164,11 +164,12 @@ public final class MarbleServer implements AutoCloseable {
             try {
                 if (client.send(health, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) return;
             } catch (IOException notYet) {
-                // It is still starting; asking without a pause would take the time that it needs.
-                LockSupport.parkNanos(ASK_AGAIN_NANOS);
+                // It does not listen yet.
             } catch (InterruptedException e) {
                 throw new IllegalStateException(e);
             }
+            // It is still starting or filling; asking without a pause would take the time that it needs.
+            LockSupport.parkNanos(ASK_AGAIN_NANOS);
         }
         throw new IllegalStateException("the server is not ready: " + printed());
     }
