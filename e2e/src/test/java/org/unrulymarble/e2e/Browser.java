@@ -216,9 +216,14 @@ public final class Browser implements AutoCloseable {
                         """, method, path, body);
     }
 
+    /** A minute, since a busy machine takes three times as long as a quiet one; what the page says instead is told. */
     public <T> T await(String what, Function<WebDriver, T> condition) {
-        return new WebDriverWait(driver, Duration.ofSeconds(20))
-                .withMessage("waited " + what + " at " + driver.getCurrentUrl())
+        return new WebDriverWait(driver, Duration.ofMinutes(1))
+                .withMessage(
+                        () -> "waited " + what + " at " + driver.getCurrentUrl() + " which says: "
+                                + script(
+                                        "const said = [...document.querySelectorAll('[role=alert], [role=dialog]')];"
+                                                + "return (said.length ? said : [document.body]).map(e => e.innerText).join(' | ').slice(0, 600)"))
                 .pollingEvery(Duration.ofMillis(50))
                 .ignoring(StaleElementReferenceException.class)
                 .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
