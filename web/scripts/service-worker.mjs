@@ -4,6 +4,8 @@ import { generateSW } from "workbox-build";
 const { count, size, warnings } = await generateSW({
   globDirectory: "dist",
   globPatterns: ["**/*.{html,js,css,svg,woff2,webmanifest}"],
+  // The player of a card travels inside the card.
+  globIgnores: ["player/**"],
   swDest: "dist/sw.js",
   navigateFallback: "/index.html",
   navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//],

@@ -17,6 +17,7 @@ const RunView = lazy(() => import("./views/run/run-view").then((m) => ({ default
 const ClassView = lazy(() => import("./views/pupils/class-view").then((m) => ({ default: m.ClassView })));
 const Letter = lazy(() => import("./views/pupils/letter").then((m) => ({ default: m.Letter })));
 const PupilView = lazy(() => import("./views/pupils/pupil-view").then((m) => ({ default: m.PupilView })));
+const HomeView = lazy(() => import("./views/home/home-view").then((m) => ({ default: m.HomeView })));
 const MarksView = lazy(() => import("./views/marks/marks-view").then((m) => ({ default: m.MarksView })));
 const StoreView = lazy(() => import("./views/store/store-view").then((m) => ({ default: m.StoreView })));
 
@@ -37,6 +38,7 @@ const views = [
   ["/plan", "Plan"],
   ["/run", "Run"],
   ["/pupils", "Pupils"],
+  ["/home", "Home"],
   ["/ladders", "Ladders"],
   ["/marks", "Marks"],
   ["/store", "Store"],
@@ -91,6 +93,7 @@ function SignedIn() {
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
           <Route path="/pupils/:id/family" element={<Letter />} />
+          <Route path="/home" element={<HomeView />} />
           <Route path="/ladders" element={<LaddersView />} />
           <Route path="/ladders/new" element={<NewLadder />} />
           <Route path="/ladders/:id" element={<LadderView />} />
@@ -137,7 +140,7 @@ function Frame({ who }: { who: Who }) {
       <a href="#view" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the view
       </a>
-      <header className="flex flex-wrap items-end gap-x-6 bg-floor px-4 pt-2 sm:px-7 print:hidden">
+      <header className="flex flex-wrap items-end gap-x-4 bg-floor px-4 pt-2 sm:px-7 print:hidden">
         <span className="flex items-center gap-2.5 pb-2.5 font-head text-xl font-bold">
           <img src="/marble.svg" alt="" width="30" height="30" /> Unruly Marble
         </span>
@@ -148,7 +151,7 @@ function Frame({ who }: { who: Who }) {
               to={to}
               end={to === "/"}
               className={({ isActive }) =>
-                `px-4 py-2.5 font-semibold no-underline ${isActive ? "rounded-t-xl bg-sheet text-ink" : "text-soft hover:text-ink"}`
+                `px-3 py-2.5 font-semibold no-underline ${isActive ? "rounded-t-xl bg-sheet text-ink" : "text-soft hover:text-ink"}`
               }
             >
               {text}

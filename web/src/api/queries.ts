@@ -9,6 +9,8 @@ import type {
   DiskRoom,
   FitLine,
   HelperName,
+  HomeView,
+  HomeWaiting,
   KeptOf,
   KitStore,
   Ladder,
@@ -210,4 +212,21 @@ export const readiness = (classId: string) =>
   queryOptions({
     queryKey: ["readiness", classId],
     queryFn: () => api<ReadinessView>("GET", `/classes/${classId}/readiness`),
+  });
+
+const MAKING_EVERY_MS = 1_000;
+
+/** How many results from home wait for the teacher's word. */
+export const homeWaiting = (classId: string) =>
+  queryOptions({
+    queryKey: ["home", classId, "waiting"],
+    queryFn: () => api<HomeWaiting>("GET", `/classes/${classId}/home/waiting`),
+  });
+
+/** A class's practice at home; asked again and again while cards are being made. */
+export const home = (classId: string) =>
+  queryOptions({
+    queryKey: ["home", classId],
+    queryFn: () => api<HomeView>("GET", `/classes/${classId}/home`),
+    refetchInterval: ({ state }) => (state.data?.weeks.some((w) => w.making) ? MAKING_EVERY_MS : false),
   });

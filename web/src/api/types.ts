@@ -123,3 +123,13 @@ export type RosterBrought = Schemas["RosterBrought"];
 export type Ranked = Schemas["Ranked"];
 export type OverTime = Schemas["OverTime"];
 export type Brought = Schemas["Brought"];
+
+export type HomeView = Schemas["HomeView"];
+export type HomeWaiting = Schemas["HomeWaiting"];
+export type HomeWeek = Schemas["HomeWeek"];
+export type HomeCardLine = Schemas["HomeCardLine"];
+export type HomeNumber = Schemas["HomeNumber"];
+export type HomeShare = Schemas["HomeShare"];
+export type CameBack = Schemas["CameBack"];
+export type HomeHeard = Schemas["Heard"];
+export type NotTaken = Schemas["NotTaken"];

@@ -8,6 +8,7 @@ const things: Record<string, [string, string]> = {
   rounds: ["round", "rounds"],
   corrections: ["correction", "corrections"],
   standings: ["word on a rung", "words on rungs"],
+  homeCards: ["card for home", "cards for home"],
   remarks: ["thing said or seen", "things said or seen"],
   runs: ["name on a run’s sheet", "names on runs’ sheets"],
   notes: ["name in a lesson’s note", "names in lessons’ notes"],

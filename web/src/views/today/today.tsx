@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { classRecord, ladders, lesson, lessons, openRuns } from "../../api/queries";
+import { classRecord, homeWaiting, ladders, lesson, lessons, openRuns } from "../../api/queries";
 import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
@@ -55,6 +55,7 @@ export function Today({ who }: { who: Who }) {
         </p>
       ))}
       <NextLesson classId={chosen.id} mayChange={chosen.mayChange} />
+      {chosen.mayChange && <FromHome classId={chosen.id} />}
       {chosen.mayChange && <LastTime classId={chosen.id} />}
     </div>
   );
@@ -119,6 +120,20 @@ function Ahead({ line }: { line: LessonLine }) {
         </>
       )}
     </section>
+  );
+}
+
+/** What came back and waits; nothing where nothing does. */
+function FromHome({ classId }: { classId: string }) {
+  const { data } = useQuery(homeWaiting(classId));
+  if (!data?.waiting) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-4">
+      <span>{t("fromHome", { n: data.waiting })}</span>
+      <Link className="btn" to="/home">
+        {t("toHome")}
+      </Link>
+    </p>
   );
 }
 

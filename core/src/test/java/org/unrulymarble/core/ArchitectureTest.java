@@ -18,6 +18,7 @@ class ArchitectureTest {
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
                     "java..",
+                    "javax.crypto..",
                     "org.unrulymarble.core..",
                     "org.yaml.snakeyaml..",
                     "org.hipparchus..",
@@ -51,16 +52,20 @@ class ArchitectureTest {
             .definedBy("..core.plan..")
             .layer("next lesson")
             .definedBy("..core.propose..")
-            .whereLayer("next lesson")
+            .layer("home")
+            .definedBy("..core.home..")
+            .whereLayer("home")
             .mayNotBeAccessedByAnyLayer()
+            .whereLayer("next lesson")
+            .mayOnlyBeAccessedByLayers("home")
             .whereLayer("lesson")
-            .mayOnlyBeAccessedByLayers("next lesson")
+            .mayOnlyBeAccessedByLayers("next lesson", "home")
             .whereLayer("results")
-            .mayOnlyBeAccessedByLayers("lesson", "next lesson")
+            .mayOnlyBeAccessedByLayers("lesson", "next lesson", "home")
             .whereLayer("reckonings")
-            .mayOnlyBeAccessedByLayers("lesson", "results", "next lesson")
+            .mayOnlyBeAccessedByLayers("lesson", "results", "next lesson", "home")
             .whereLayer("things")
-            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings", "next lesson");
+            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings", "next lesson", "home");
 
     @ArchTest
     static final ArchRule no_circles =

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
@@ -69,12 +70,21 @@ class RoutesApiTest {
         String readiness = api.get("/api/classes/" + classId + "/readiness").text();
         String roster = api.get("/api/classes/" + classId).text();
         String space = api.get("/api/spaces").body().get(0).get("id").stringValue();
+        api.post(
+                "/api/classes/" + classId + "/home/weeks",
+                "{\"firstDay\":\"%s\",\"practices\":1,\"minutes\":5,\"pupilIds\":[\"%s\"]}"
+                        .formatted(LocalDate.now(), pupilId));
+        Awaitility.await().until(() -> weeks(classId).get(0).get("cards").size() == 1);
+        String weekId = weeks(classId).get(0).get("id").stringValue();
+        String cardId = weeks(classId).get(0).get("cards").get(0).get("id").stringValue();
         Map<String, String> ids = Map.of(
                 "classes", classId,
                 "pupils", pupilId,
                 "attempts", attempt.get("id").stringValue(),
                 "lessons", lessonId,
-                "runs", run.get("id").stringValue());
+                "runs", run.get("id").stringValue(),
+                "weeks", weekId,
+                "cards", cardId);
         String file = "{\"text\":\"a,b\",\"dryRun\":true}";
 
         Map<String, String> bodies = new LinkedHashMap<>();
@@ -92,6 +102,24 @@ class RoutesApiTest {
         bodies.put("POST /api/classes/{id}/results", file);
         bodies.put("GET /api/classes/{id}/roster.csv", null);
         bodies.put("POST /api/classes/{id}/roster", file);
+        bodies.put("GET /api/classes/{id}/home", null);
+        bodies.put("GET /api/classes/{id}/home/waiting", null);
+        bodies.put(
+                "POST /api/classes/{id}/home/weeks",
+                "{\"firstDay\":\"%s\",\"practices\":1,\"minutes\":5}".formatted(LocalDate.now()));
+        bodies.put("POST /api/classes/{id}/home/came", "{\"text\":\"2222\"}");
+        bodies.put(
+                "POST /api/classes/{id}/home/slips",
+                "{\"slips\":[{\"cardId\":\"%s\",\"practice\":1,\"numbers\":[]}]}".formatted(cardId));
+        bodies.put("POST /api/classes/{id}/home/kept", "{\"ids\":[\"%s\"]}".formatted(cardId));
+        bodies.put("POST /api/classes/{id}/home/aside", "{\"ids\":[\"%s\"]}".formatted(cardId));
+        bodies.put("POST /api/home/weeks/{id}/cards", "{}");
+        bodies.put("GET /api/home/weeks/{id}/pages.zip", null);
+        bodies.put("GET /api/home/weeks/{id}/cards.pdf", null);
+        bodies.put("POST /api/home/cards/{id}/withdrawn", "{}");
+        bodies.put("GET /api/home/cards/{id}/page", null);
+        bodies.put("GET /api/home/cards/{id}/card.pdf", null);
+        bodies.put("GET /api/home/cards/{id}/week.ics", null);
         bodies.put("GET /api/pupils/{id}/record", null);
         bodies.put("GET /api/pupils/{id}/attempts", null);
         bodies.put("POST /api/pupils/{id}/attempts", """
@@ -182,6 +210,7 @@ class RoutesApiTest {
                 "/api/classes/" + classId + "/readiness",
                 "/api/classes/" + classId + "/results.csv",
                 "/api/classes/" + classId + "/roster.csv",
+                "/api/classes/" + classId + "/home",
                 "/api/pupils/" + pupilId + "/record",
                 "/api/pupils/" + pupilId + "/attempts",
                 "/api/pupils/" + pupilId + "/ladders/clap-and-collect/record",
@@ -199,6 +228,10 @@ class RoutesApiTest {
                 .isEqualTo(200);
     }
 
+    private JsonNode weeks(String classId) {
+        return api.get("/api/classes/" + classId + "/home").body().get("weeks");
+    }
+
     /** Method and pattern of each that may lead to a class. */
     private Set<String> routes() {
         Set<String> all = new TreeSet<>();
@@ -213,7 +246,7 @@ class RoutesApiTest {
 
     private int status(String route, Map<String, String> ids, String body) {
         String[] parts = route.split(" ", 2);
-        String what = parts[1].split("/")[2].replaceAll("\\?.*", "");
+        String what = parts[1].replaceAll("/\\{id}.*", "").replaceAll(".*/", "").replaceAll("\\?.*", "");
         String path = parts[1].replace("{id}", ids.getOrDefault(what, ""))
                 .replace("{ladderId}", "clap-and-collect")
                 .replace("{key}", "00000000-0000-0000-0000-000000000001")

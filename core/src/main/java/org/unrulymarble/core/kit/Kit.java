@@ -2,6 +2,7 @@ package org.unrulymarble.core.kit;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,25 @@ public final class Kit {
         this.kinds = kinds;
         this.rules = List.copyOf(rules);
         for (Held item : items) held.merge(item.kind().id(), item, Kit::together);
+    }
+
+    /**
+     * The same kinds and rules in a home: so many of each, nothing hard, nothing that is never used. What anybody can make or mark with stays.
+     *
+     * @param counts by kind; what is not in it is not there
+     */
+    public Kit atHome(Map<String, Integer> counts) {
+        Map<String, KitKind> all = new LinkedHashMap<>();
+        kinds.all().forEach(k -> all.put(k.id(), k));
+        held.values().forEach(h -> all.put(h.kind().id(), h.kind()));
+        List<Held> own = new ArrayList<>();
+        for (KitKind k : all.values()) {
+            boolean anybodys = k.household() || k.group() == KitKind.Group.MARK;
+            if (k.hard() || k.never() != null) own.add(new Held(k, 0, Condition.GOOD));
+            else if (counts.containsKey(k.id())) own.add(new Held(k, counts.get(k.id()), Condition.GOOD));
+            else own.add(new Held(k, anybodys ? null : (Integer) 0, Condition.GOOD));
+        }
+        return new Kit(kinds, own, rules);
     }
 
     private static Held together(Held a, Held b) {

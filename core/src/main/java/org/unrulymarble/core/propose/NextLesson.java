@@ -153,15 +153,18 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
     private static ProposeAsk ask(Lesson lesson, Wishes wishes, List<Task> tasks) {
         Wish wish = wishes.wish();
         int minutes = lesson.minutes();
+        boolean home = lesson.audience() == Lesson.Audience.EACH_AT_HOME;
         return new ProposeAsk(
                 60 * minutes,
                 lesson.transitionSec(),
-                minutes < 20 ? 2 : minutes < 30 ? 3 : 4,
-                minutes < 20 ? 3 : minutes < 30 ? 4 : minutes < 45 ? 7 : 9,
-                240.0,
+                home ? minutes < 8 ? 2 : 3 : minutes < 20 ? 2 : minutes < 30 ? 3 : 4,
+                home
+                        ? minutes < 8 ? 2 : minutes < 15 ? 4 : 6
+                        : minutes < 20 ? 3 : minutes < 30 ? 4 : minutes < 45 ? 7 : 9,
+                home ? 120.0 : 240.0,
                 1.0,
                 true,
-                true,
+                !home,
                 new ProposeAsk.Weights(
                         10.0,
                         wish == Wish.MORE_NEW ? 16.0 : 10.0,

@@ -27,6 +27,10 @@ final class TaskFinder {
     private static final int MOST_SETS = 4;
 
     private static final int MOST_SETS_IN_LONG = 6;
+
+    /** At home many small things keep one going, and few numbers come back. */
+    private static final int MOST_SETS_AT_HOME = 2;
+
     private static final int LONG_MIN = 45;
 
     /** A day counts as the class's when a third of it took part. */
@@ -146,7 +150,9 @@ final class TaskFinder {
     /** With one set and more; warm-ups and cool-downs once or twice. */
     private List<ProposeAsk.Way> ways(Block block) {
         List<ProposeAsk.Way> ways = new ArrayList<>();
-        int most = lesson.minutes() < LONG_MIN ? MOST_SETS : MOST_SETS_IN_LONG;
+        int most = lesson.audience() == Lesson.Audience.EACH_AT_HOME
+                ? MOST_SETS_AT_HOME
+                : lesson.minutes() < LONG_MIN ? MOST_SETS : MOST_SETS_IN_LONG;
         for (int sets = 1; sets <= most; sets++) {
             int so = sets;
             Block here = block.with(d -> {

@@ -31,6 +31,19 @@ public class Progress {
         }
     }
 
+    /** For work that goes on after its answer: {@link #end} must follow. */
+    public void begin(UUID key, int all) {
+        going.put(key, new Far(0, all));
+    }
+
+    public void far(UUID key, int done, int all) {
+        going.put(key, new Far(done, all));
+    }
+
+    public void end(UUID key) {
+        going.remove(key);
+    }
+
     public Optional<Far> of(UUID key) {
         return Optional.ofNullable(going.get(key));
     }

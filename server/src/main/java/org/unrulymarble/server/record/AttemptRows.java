@@ -59,6 +59,15 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             """)
     List<DayOfLadder> daysOfLadders(UUID classId);
 
+    /** The same of one pupil. */
+    @Query("""
+            select a.ladderId as ladderId, a.onDay as onDay, count(distinct a.pupilId) as pupils, sum(a.hits) as hits, sum(a.misses) as misses
+            from AttemptRow a
+            where a.pupilId = :pupilId and not a.struck
+            group by a.ladderId, a.onDay
+            """)
+    List<DayOfLadder> daysOfOneOnLadders(UUID pupilId);
+
     /** One of those days. */
     interface DayOfLadder {
         String getLadderId();

@@ -159,8 +159,18 @@ public class RecordService {
     /** On which days a class worked on which ladder, by how many pupils, and how much of what was counted went in. */
     @Transactional(readOnly = true)
     public List<NextLesson.Practised> practised(UUID classId) {
+        return practised(rows.daysOfLadders(classId));
+    }
+
+    /** Days on which one pupil worked on each ladder. */
+    @Transactional(readOnly = true)
+    public List<NextLesson.Practised> practisedBy(UUID pupilId) {
+        return practised(rows.daysOfOneOnLadders(pupilId));
+    }
+
+    private List<NextLesson.Practised> practised(List<AttemptRows.DayOfLadder> days) {
         LocalDate today = LocalDate.now(clock);
-        return rows.daysOfLadders(classId).stream()
+        return days.stream()
                 .filter(d -> !d.getOnDay().isAfter(today))
                 .map(d -> new NextLesson.Practised(
                         d.getLadderId(), (int) DAYS.between(d.getOnDay(), today), (int) d.getPupils(), share(d)))

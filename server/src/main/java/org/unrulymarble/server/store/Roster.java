@@ -24,7 +24,8 @@ public record Roster(UUID classId, String className, List<Member> pupils) {
         return c.pupils().stream().map(p -> forPlan(p, thisYear)).toList();
     }
 
-    private static PlanPupil forPlan(Pupil p, int thisYear) {
+    /** A pupil as a plan sees one. */
+    public static PlanPupil forPlan(Pupil p, int thisYear) {
         PupilDetails d = p.details();
         Set<Adaptation> adaptations = d.adaptations().isEmpty() ? Set.of() : EnumSet.copyOf(d.adaptations());
         // Of a birth year alone the younger of the two ages is taken: that errs on the safe side.

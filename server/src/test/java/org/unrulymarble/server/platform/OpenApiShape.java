@@ -86,6 +86,7 @@ public class OpenApiShape {
                             "PersonView",
                             "MendPressed",
                             "Own")),
+            Map.entry("firstDay", Set.of("HomeWeek", "WeekWanted")),
             Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock")),
             Map.entry("waves", Set.of("BlockPlan")),
             Map.entry("shoeCm", Set.of("Usual")),
@@ -113,6 +114,9 @@ public class OpenApiShape {
                     "pupilId",
                     Set.of(
                             "RoundResult",
+                            "HomeCardLine",
+                            "CameBack",
+                            "HomeShare",
                             "Attempt",
                             "Challenge",
                             "PupilRecord",
@@ -140,6 +144,13 @@ public class OpenApiShape {
 
     /** Fields of the reckonings that are null where a question has no such answer. */
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
+            Map.entry("HomeWeek", Set.of("making")),
+            Map.entry("HomeNumber", Set.of("said")),
+            Map.entry("CameBack", Set.of("felt")),
+            Map.entry("HomeShare", Set.of("last")),
+            Map.entry("NotTaken", Set.of("line", "pupil")),
+            Map.entry("Slip", Set.of("felt")),
+            Map.entry("WeekWanted", Set.of("quiet", "helper", "lessonId", "pupilIds")),
             Map.entry("RunEvent", Set.of("device")),
             Map.entry("NetOnWallAsk", Set.of("air")),
             Map.entry("BallKind", Set.of("massKg")),

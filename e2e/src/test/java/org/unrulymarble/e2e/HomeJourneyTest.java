@@ -1,0 +1,116 @@
+package org.unrulymarble.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A card is made, printed, played from its file with the network off, comes back by its code, stands on the pupil's page and goes with the pupil. */
+@ExtendWith(OneBrowser.class)
+class HomeJourneyTest {
+
+    private final Browser browser = OneBrowser.browser();
+
+    @AfterEach
+    void online() {
+        browser.offline(false);
+    }
+
+    @Test
+    void a_practice_goes_home_and_comes_back() throws IOException {
+        browser.offline(false);
+        browser.size(1280, 800);
+        browser.signIn("okafor");
+        String classId = made();
+        browser.open("/home");
+        browser.press("Make 2 cards");
+        browser.see("[aria-label='Look at the card of Oda K.']");
+        String card = (String) browser.script(
+                "return document.querySelector('[aria-label=\"Card of Oda K. on paper\"]').getAttribute('href')");
+        assertThat(browser.request("GET", card, null).get("status")).isEqualTo(200L);
+
+        String code = played(card.replace("card.pdf", "page"));
+
+        browser.open("/home");
+        browser.type(browser.labelled("Return codes, one on each line"), code.toLowerCase() + "\n" + code);
+        browser.press("Take them in");
+        browser.seeText("1 taken.");
+        browser.seeText("came before (Oda K.).");
+        browser.open("/");
+        browser.seeText("1 result came back from home.");
+        browser.press("Look at it");
+        browser.press("Keep it");
+        browser.see("[aria-label='practice 1 came back']");
+
+        String pupilId = pupil(classId);
+        browser.open("/pupils/" + pupilId);
+        assertThat(browser.see("[data-testid=attempts] tbody tr").getText()).contains("at home, not confirmed");
+
+        browser.press("Erase Oda K.");
+        browser.seeText("1 card for home");
+        browser.press("Yes, erase");
+        browser.seeText("Erased:");
+        browser.open("/home");
+        browser.type(browser.labelled("Return codes, one on each line"), code);
+        browser.press("Take them in");
+        browser.seeText("belongs to no card of this class.");
+    }
+
+    private String made() {
+        Map<String, Object> answer = browser.request("POST", "/api/classes", """
+                {"name":"Whimbrel 3","pupils":[
+                  {"details":{"firstName":"Oda","initial":"K","shoeCm":22}},
+                  {"details":{"firstName":"Milo","initial":"R"}}]}""");
+        String id = first("\"id\":\"([^\"]+)\"", (String) answer.get("body"));
+        browser.script("localStorage.setItem('marble.class', arguments[0])", id);
+        return id;
+    }
+
+    private String pupil(String classId) {
+        String body =
+                (String) browser.request("GET", "/api/classes/" + classId, null).get("body");
+        return first("\"id\":\"([^\"]+)\",\"name\":\"Oda K", body);
+    }
+
+    private static String first(String pattern, String in) {
+        Matcher found = Pattern.compile(pattern).matcher(in);
+        assertThat(found.find()).as(pattern + " in " + in).isTrue();
+        return found.group(1);
+    }
+
+    /** From a file of its own, as a family has it. */
+    private String played(String page) throws IOException {
+        Path file = Files.createTempDirectory("family").resolve("practice.html");
+        Files.writeString(file, (String) browser.request("GET", page, null).get("body"));
+        browser.offline(true);
+        browser.driver().get(file.toUri().toString());
+        browser.press("Start practice 1");
+        browser.await("for a round that is counted", d -> {
+            if (browser.shows("button.count")) return true;
+            browser.script("[...document.querySelectorAll('button')].find(b => b.textContent === 'Skip this').click()");
+            return null;
+        });
+        for (int i = 0; i < 4; i++) browser.see("button.count").click();
+        browser.press("Take one back");
+        // What was counted is there when the device comes back to it.
+        browser.driver().get(file.toUri().toString());
+        browser.press("Go on with practice 1");
+        browser.await("for the end", d -> {
+            if (browser.shows("[data-testid=return-code]")) return true;
+            browser.script("const b = [...document.querySelectorAll('button')]"
+                    + ".find(b => b.textContent === 'Skip this' || b.textContent === 'Done'); if (b) b.click()");
+            return null;
+        });
+        assertThat(browser.see("#number-0").getDomProperty("value")).isEqualTo("3");
+        String code = browser.see("[data-testid=return-code]").getText();
+        browser.offline(false);
+        return code;
+    }
+}

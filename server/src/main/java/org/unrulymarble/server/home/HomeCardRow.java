@@ -1,0 +1,84 @@
+package org.unrulymarble.server.home;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.security.SecureRandom;
+import java.time.Instant;
+import java.util.HexFormat;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+@Table(name = "home_card")
+class HomeCardRow {
+
+    private static final SecureRandom RANDOM = new SecureRandom();
+    private static final int KEY_BYTES = 16;
+
+    @Id
+    private UUID id;
+
+    private UUID weekId;
+    private UUID pupilId;
+    private int cardNumber;
+
+    /** By which its codes are known as its own, in hexadecimal. */
+    private String secret;
+
+    /** The core's practices as JSON: always read and written whole. */
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
+    private String body;
+
+    private Instant withdrawnAt;
+
+    protected HomeCardRow() {}
+
+    HomeCardRow(UUID weekId, UUID pupilId, int cardNumber, String body) {
+        this.id = UUID.randomUUID();
+        this.weekId = weekId;
+        this.pupilId = pupilId;
+        this.cardNumber = cardNumber;
+        byte[] key = new byte[KEY_BYTES];
+        RANDOM.nextBytes(key);
+        this.secret = HexFormat.of().formatHex(key);
+        this.body = body;
+    }
+
+    void withdraw(Instant at) {
+        if (withdrawnAt == null) withdrawnAt = at;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID weekId() {
+        return weekId;
+    }
+
+    UUID pupilId() {
+        return pupilId;
+    }
+
+    int number() {
+        return cardNumber;
+    }
+
+    String secret() {
+        return secret;
+    }
+
+    byte[] key() {
+        return HexFormat.of().parseHex(secret);
+    }
+
+    String body() {
+        return body;
+    }
+
+    boolean withdrawn() {
+        return withdrawnAt != null;
+    }
+}

@@ -1,0 +1,176 @@
+package org.unrulymarble.server.home;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.platform.FileAnswer;
+
+/** Practice at home, for a class's teacher. */
+@RestController
+@RequestMapping("/api")
+class HomeController {
+
+    /** A card that a teacher looks at plays as it will at home, and reaches nothing of this server. */
+    private static final String LOOKED_AT =
+            "sandbox allow-scripts allow-modals; default-src 'none'; img-src data:; font-src data:; style-src 'unsafe-inline'; script-src 'unsafe-inline'";
+
+    private final HomeService home;
+    private final HomeMaking making;
+    private final CardPages pages;
+    private final Audit audit;
+
+    HomeController(HomeService home, HomeMaking making, CardPages pages, Audit audit) {
+        this.home = home;
+        this.making = making;
+        this.pages = pages;
+        this.audit = audit;
+    }
+
+    @GetMapping("/classes/{id}/home")
+    HomeService.HomeView of(@PathVariable UUID id) {
+        return home.of(id);
+    }
+
+    /** What Today says of it. */
+    @GetMapping("/classes/{id}/home/waiting")
+    HomeService.HomeWaiting waiting(@PathVariable UUID id) {
+        return home.waiting(id);
+    }
+
+    /** Begins a week; its cards come one after the other, and the view says how far. */
+    @PostMapping("/classes/{id}/home/weeks")
+    @ResponseStatus(HttpStatus.CREATED)
+    HomeService.HomeView begin(@PathVariable UUID id, @RequestBody HomeService.WeekWanted wanted) {
+        making.begin(id, wanted);
+        return home.of(id);
+    }
+
+    /** Makes the cards that are missing of a week that was broken off. */
+    @PostMapping("/home/weeks/{id}/cards")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void goOn(@PathVariable UUID id) {
+        making.goOn(id);
+    }
+
+    @PostMapping("/home/cards/{id}/withdrawn")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@PathVariable UUID id) {
+        home.withdraw(id);
+    }
+
+    /** Codes as they were pasted, typed or photographed. */
+    record Pasted(String text) {}
+
+    @PostMapping("/classes/{id}/home/came")
+    HomeService.Heard hear(@PathVariable UUID id, @RequestBody Pasted pasted) {
+        return home.hear(id, pasted.text());
+    }
+
+    record Slips(List<HomeService.Slip> slips) {}
+
+    /** Numbers from paper. */
+    @PostMapping("/classes/{id}/home/slips")
+    HomeService.Heard slips(@PathVariable UUID id, @RequestBody Slips slips) {
+        return home.slips(id, slips.slips());
+    }
+
+    @PostMapping("/classes/{id}/home/kept")
+    HomeService.HomeView keep(@PathVariable UUID id, @RequestBody HomeService.Decided decided) {
+        return home.keep(id, decided);
+    }
+
+    @PostMapping("/classes/{id}/home/aside")
+    HomeService.HomeView putAside(@PathVariable UUID id, @RequestBody HomeService.Decided decided) {
+        return home.putAside(id, decided);
+    }
+
+    /** A card as one file. @param look true to look at it here instead of keeping it */
+    @GetMapping("/home/cards/{id}/page")
+    void page(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean look, HttpServletResponse response)
+            throws IOException {
+        HomeService.CardOut out = home.out(id);
+        if (look) {
+            response.setContentType("text/html; charset=UTF-8");
+            response.setHeader("Content-Security-Policy", LOOKED_AT);
+        } else {
+            note(Audit.Kind.PUPIL_EXPORTED, out.card().pupilId());
+            FileAnswer.begin(response, fileName(out), "text/html; charset=UTF-8");
+        }
+        response.getWriter().write(pages.page(out));
+    }
+
+    /** All cards of a week as files. */
+    @GetMapping("/home/weeks/{id}/pages.zip")
+    void allPages(@PathVariable UUID id, HttpServletResponse response) throws IOException {
+        List<HomeService.CardOut> cards = home.outOfWeek(id);
+        note(Audit.Kind.CLASS_EXPORTED, id);
+        FileAnswer.begin(response, "home practice.zip", "application/zip");
+        try (ZipOutputStream zip = new ZipOutputStream(response.getOutputStream(), StandardCharsets.UTF_8)) {
+            for (HomeService.CardOut card : cards) {
+                zip.putNextEntry(new ZipEntry(fileName(card)));
+                zip.write(pages.page(card).getBytes(StandardCharsets.UTF_8));
+                zip.closeEntry();
+            }
+        }
+    }
+
+    /** All cards of a week on paper, one side for each practice. */
+    @GetMapping("/home/weeks/{id}/cards.pdf")
+    void paper(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "A4") CardPages.Paper paper,
+            HttpServletResponse response)
+            throws IOException {
+        List<HomeService.CardOut> cards = home.outOfWeek(id);
+        note(Audit.Kind.CLASS_EXPORTED, id);
+        FileAnswer.begin(response, "home practice.pdf", "application/pdf");
+        pages.paper(cards, paper, "Practice at home", response.getOutputStream());
+    }
+
+    @GetMapping("/home/cards/{id}/card.pdf")
+    void paperOfOne(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "A4") CardPages.Paper paper,
+            HttpServletResponse response)
+            throws IOException {
+        HomeService.CardOut out = home.out(id);
+        note(Audit.Kind.PUPIL_EXPORTED, out.card().pupilId());
+        FileAnswer.begin(response, fileName(out).replace(".html", ".pdf"), "application/pdf");
+        pages.paper(List.of(out), paper, "Practice at home", response.getOutputStream());
+    }
+
+    @GetMapping("/home/cards/{id}/week.ics")
+    void calendar(@PathVariable UUID id, HttpServletResponse response) throws IOException {
+        HomeService.CardOut out = home.out(id);
+        note(Audit.Kind.PUPIL_EXPORTED, out.card().pupilId());
+        FileAnswer.begin(response, fileName(out).replace(".html", ".ics"), "text/calendar; charset=UTF-8");
+        Writer to = response.getWriter();
+        CardCalendar.write(out, to);
+    }
+
+    /** The card's number goes with the name: two pupils may have one. */
+    private static String fileName(HomeService.CardOut out) {
+        return "practice " + out.pupil().name().replaceAll("[^\\p{L}\\p{N} -]", "") + " "
+                + out.card().number() + ".html";
+    }
+
+    private void note(Audit.Kind kind, UUID about) {
+        audit.note(SignedIn.now().accountId(), kind, about);
+    }
+}

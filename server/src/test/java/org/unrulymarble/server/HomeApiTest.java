@@ -1,0 +1,200 @@
+package org.unrulymarble.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.awaitility.Awaitility;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.unrulymarble.core.home.ReturnCode;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A class's week goes home and comes back: cards, paper, codes, slips, the record, and gone with the pupil. */
+@ApiTest
+class HomeApiTest {
+
+    @Autowired
+    private Api api;
+
+    private String classId;
+
+    @BeforeEach
+    void asTeacher() {
+        api.as("okafor");
+        classId = api.id("/api/classes", "Turnstone 6");
+    }
+
+    private JsonNode made(String more) {
+        List<String> before = ids();
+        assertThat(api.post(
+                                "/api/classes/" + classId + "/home/weeks",
+                                "{\"firstDay\":\"%s\",\"practices\":2,\"minutes\":8%s}"
+                                        .formatted(LocalDate.now(), more))
+                        .status())
+                .isEqualTo(201);
+        Awaitility.await()
+                .atMost(3, TimeUnit.MINUTES)
+                .until(() -> week(before).get("making").isNull());
+        return week(before);
+    }
+
+    private List<String> ids() {
+        List<String> ids = new ArrayList<>();
+        home().get("weeks").forEach(w -> ids.add(w.get("id").stringValue()));
+        return ids;
+    }
+
+    private JsonNode home() {
+        return api.get("/api/classes/" + classId + "/home").body();
+    }
+
+    private JsonNode week(List<String> not) {
+        for (JsonNode w : home().get("weeks")) if (!not.contains(w.get("id").stringValue())) return w;
+        throw new AssertionError("no new week");
+    }
+
+    private List<String> pupils(int many) {
+        List<String> ids = new ArrayList<>();
+        JsonNode pupils = api.get("/api/classes/" + classId).body().get("pupils");
+        for (int i = 0; i < many; i++) ids.add("\"" + pupils.get(i).get("id").stringValue() + "\"");
+        return ids;
+    }
+
+    private JsonNode data(String cardId) {
+        String page = api.get("/api/home/cards/" + cardId + "/page?look=true").text();
+        String from = "id=\"card-data\">";
+        int at = page.indexOf(from) + from.length();
+        return JsonMapper.shared().readTree(page.substring(at, page.indexOf("</script>", at)));
+    }
+
+    private static String code(JsonNode data, int practice, List<Integer> numbers, ReturnCode.Felt felt) {
+        List<Integer> most = new ArrayList<>();
+        data.get("practices")
+                .get(practice - 1)
+                .get("what")
+                .get("boxes")
+                .forEach(b -> most.add(b.get("most").intValue()));
+        List<Integer> said = new ArrayList<>(numbers);
+        while (said.size() < most.size()) said.add(null);
+        return new ReturnCode(data.get("card").intValue(), practice, said.subList(0, most.size()), felt)
+                .code(HexFormat.of().parseHex(data.get("key").stringValue()), most);
+    }
+
+    @Test
+    void what_comes_back_is_taken_once_shown_and_kept_as_from_home() {
+        JsonNode week = made(",\"pupilIds\":" + pupils(2));
+        JsonNode card = week.get("cards").get(0);
+        String pupilId = card.get("pupilId").stringValue();
+        JsonNode data = data(card.get("id").stringValue());
+        String right = code(data, 1, Arrays.asList(3, null, 2), ReturnCode.Felt.HARD);
+        String wrong = right.substring(0, 6) + (right.charAt(6) == 'A' ? 'C' : 'A') + right.substring(7);
+        String paper = card.get("each").get(0).get("number").stringValue();
+
+        JsonNode heard = api.post(
+                        "/api/classes/" + classId + "/home/came",
+                        JsonMapper.shared()
+                                .writeValueAsString(java.util.Map.of(
+                                        "text", right.toLowerCase() + "\n" + right + ", " + wrong + "\n" + paper)))
+                .body();
+        assertThat(heard.get("taken")).hasSize(1);
+        assertThat(heard.get("taken").get(0).get("pupil").stringValue())
+                .isEqualTo(card.get("pupil").stringValue());
+        assertThat(heard.get("wrong").findValuesAsString("wrong"))
+                .containsExactly("CAME_BEFORE", "CHECK", "PAPER_NUMBER");
+
+        int rounds = rounds(pupilId);
+        String decided = "{\"ids\":[\"%s\"]}"
+                .formatted(heard.get("taken").get(0).get("id").stringValue());
+        api.post("/api/classes/" + classId + "/home/kept", decided);
+        JsonNode after =
+                api.post("/api/classes/" + classId + "/home/kept", decided).body();
+        assertThat(after.get("came").findValuesAsString("pupilId")).doesNotContain(pupilId);
+        assertThat(rounds(pupilId)).isEqualTo(rounds + 2);
+        JsonNode attempt =
+                api.get("/api/pupils/" + pupilId + "/attempts").body().get(0).get("attempt");
+        assertThat(attempt.get("where").stringValue()).isEqualTo("HOME");
+        assertThat(attempt.get("confirmed").booleanValue()).isFalse();
+        assertThat(attempt.get("countedBy").stringValue()).isEqualTo("SELF");
+    }
+
+    private int rounds(String pupilId) {
+        return api.get("/api/pupils/" + pupilId + "/record")
+                .body()
+                .get("rounds")
+                .intValue();
+    }
+
+    @Test
+    void a_withdrawn_card_and_another_class_say_so_and_slips_are_checked_by_range() {
+        JsonNode week = made(",\"pupilIds\":" + pupils(2));
+        JsonNode first = week.get("cards").get(0);
+        String cardId = first.get("id").stringValue();
+        String code = code(data(cardId), 1, List.of(1), null);
+        api.post("/api/home/cards/" + cardId + "/withdrawn", "");
+        assertThat(wrongOf(classId, code)).containsExactly("WITHDRAWN");
+
+        String otherCard = week.get("cards").get(1).get("id").stringValue();
+        String dunlins = code(data(otherCard), 1, List.of(1), null);
+        api.as("brambell");
+        String otherClass = api.get("/api/classes").body().get(0).get("id").stringValue();
+        assertThat(wrongOf(otherClass, dunlins)).containsExactly("NO_SUCH_CARD");
+        api.as("okafor");
+
+        int boxes = week.get("cards").get(1).get("each").get(0).get("boxes").size();
+        String slip = "{\"slips\":[{\"cardId\":\"%s\",\"practice\":1,\"numbers\":[%s]}]}";
+        String tooMuch = "999999" + ",null".repeat(boxes - 1);
+        var refused = api.post("/api/classes/" + classId + "/home/slips", slip.formatted(otherCard, tooMuch));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.text()).contains("slips[0].numbers[0]");
+        String fits = "0" + ",null".repeat(boxes - 1);
+        assertThat(api.post("/api/classes/" + classId + "/home/slips", slip.formatted(otherCard, fits))
+                        .body()
+                        .get("taken"))
+                .hasSize(1);
+    }
+
+    private List<String> wrongOf(String of, String code) {
+        return api.post("/api/classes/" + of + "/home/came", "{\"text\":\"" + code + "\"}")
+                .body()
+                .get("wrong")
+                .findValuesAsString("wrong");
+    }
+
+    @Test
+    void paper_has_one_side_for_each_practice_and_a_page_asks_nobody_for_anything() throws Exception {
+        JsonNode week = made("");
+        assertThat(week.get("cards")).hasSize(24);
+        int sides = 0;
+        for (JsonNode card : week.get("cards")) sides += card.get("practices").intValue();
+        for (String paper : List.of("A4", "LETTER")) {
+            byte[] pdf = api.bytes("/api/home/weeks/" + week.get("id").stringValue() + "/cards.pdf?paper=" + paper);
+            try (PDDocument doc = Loader.loadPDF(pdf)) {
+                // Whoever sees little has larger print and may need a second side.
+                assertThat(doc.getNumberOfPages()).isBetween(sides, sides + 2);
+                assertThat(new PDFTextStripper().getText(doc)).contains("Practice 1 of 2", "Send it back", "step 1 of");
+            }
+        }
+        String page = api.get(
+                        "/api/home/cards/" + week.get("cards").get(0).get("id").stringValue() + "/page")
+                .text();
+        assertThat(page.length()).isLessThan(400_000);
+        assertThat(page).doesNotContain("src=\"http", "href=\"http", "url(http");
+        String read = page.substring(page.indexOf("<main"), page.indexOf("</main>"));
+        // A family reads of steps.
+        assertThat(read).doesNotContainIgnoringCase("rung", "ladder", "gate", "pupil");
+        assertThat(api.get("/api/home/cards/"
+                                + week.get("cards").get(0).get("id").stringValue() + "/week.ics")
+                        .text())
+                .contains("BEGIN:VEVENT", "practice 2 of 2");
+    }
+}

@@ -1,0 +1,152 @@
+import { useState } from "react";
+import type { CameBack, HomeHeard, HomeNumber, HomeView, NotTaken } from "../../api/types";
+import { day } from "../../words";
+import { texts } from "../../words/texts";
+import { ResultFiles } from "./result-files";
+import { Scan } from "./scan";
+import { sideWord } from "./side-word";
+import { useHome } from "./use-home";
+
+const t = texts("home");
+
+/** Codes are typed, pasted, photographed or read from files; each says whose it is before it is kept. */
+export function CameBackBox({ classId, came }: { classId: string; came: CameBack[] }) {
+  const [text, setText] = useState("");
+  const [told, setTold] = useState<HomeHeard>();
+  const hear = useHome<string, HomeHeard>(
+    classId,
+    () => `/classes/${classId}/home/came`,
+    (sent) => ({ text: sent }),
+  );
+  const take = async (codes: string) => {
+    const heard = await hear.mutateAsync(codes).catch(() => undefined);
+    if (!heard) return;
+    setTold(heard);
+    // What was not taken stays to be put right; what came before need not be typed again.
+    setText(
+      heard.wrong
+        .filter((w) => w.wrong !== "CAME_BEFORE")
+        .map((w) => w.line)
+        .join("\n"),
+    );
+  };
+  const decide = useHome<{ ids: string[]; how: "kept" | "aside" }, HomeView>(
+    classId,
+    ({ how }) => `/classes/${classId}/home/${how}`,
+    ({ ids }) => ({ ids }),
+  );
+  return (
+    <section aria-labelledby="came-back" className="border-t-4 border-catch pt-3">
+      <h2 id="came-back">{t("came.title")}</h2>
+      <label htmlFor="codes" className="mt-3 block text-sm font-semibold">
+        {t("came.codes")}
+      </label>
+      <textarea
+        id="codes"
+        className="field clock mt-1 w-full uppercase"
+        rows={3}
+        spellCheck={false}
+        autoCapitalize="characters"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={text.trim() === "" || hear.isPending}
+          onClick={() => take(text)}
+        >
+          {t("came.take")}
+        </button>
+        <Scan onCode={(code) => take(code)} />
+        <ResultFiles onCodes={(codes) => take(codes.join("\n"))} />
+      </div>
+      <div aria-live="polite">
+        {hear.error && <p className="mt-2 font-semibold text-alert">{hear.error.detail}</p>}
+        {told && <p className="mt-2 font-semibold">{t("came.taken", { n: told.taken.length })}</p>}
+        {told?.wrong.map((w) => (
+          <Wrong key={`${w.line}/${w.wrong}`} wrong={w} />
+        ))}
+      </div>
+      {came.length > 0 && (
+        <>
+          <div className="mt-4 flex flex-wrap items-center gap-3">
+            <h3 className="mr-auto">{t("came.waiting", { n: came.length })}</h3>
+            <button
+              type="button"
+              className="btn btn-main"
+              disabled={decide.isPending}
+              onClick={() => decide.mutate({ ids: came.map((c) => c.id), how: "kept" })}
+            >
+              {t("came.keepAll", { n: came.length })}
+            </button>
+          </div>
+          <ul className="mt-2">
+            {came.map((c) => (
+              <Waiting key={c.id} came={c} decide={(how) => decide.mutate({ ids: [c.id], how })} />
+            ))}
+          </ul>
+          <p className="mt-2 text-sm text-soft">{t("came.becomes")}</p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Wrong({ wrong }: { wrong: NotTaken }) {
+  return (
+    <p className="mt-1 text-alert">
+      {wrong.line && <strong className="clock mr-1">{wrong.line}</strong>}
+      {t(`wrong.${wrong.wrong}`, { pupil: wrong.pupil ?? "" })}
+    </p>
+  );
+}
+
+function Waiting({ came, decide }: { came: CameBack; decide: (how: "kept" | "aside") => void }) {
+  const who = { name: came.pupil, k: came.practice };
+  const remarks = [
+    day(came.on),
+    came.felt ? t(`came.felt.${came.felt}`) : "",
+    came.paper ? t("came.paper") : "",
+    came.late ? t("came.late") : "",
+  ].filter(Boolean);
+  return (
+    <li className="border-b border-rule py-2">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <strong>{t("came.line", who)}</strong>
+        <span className="mr-auto text-sm text-soft">{remarks.join(", ")}</span>
+        <button
+          type="button"
+          className="btn btn-small"
+          aria-label={t("came.keepOf", who)}
+          onClick={() => decide("kept")}
+        >
+          {t("came.keep")}
+        </button>
+        <button
+          type="button"
+          className="text-sm underline"
+          aria-label={t("came.asideOf", who)}
+          onClick={() => decide("aside")}
+        >
+          {t("came.aside")}
+        </button>
+      </div>
+      <p>{numbersSaid(came.numbers)}</p>
+    </li>
+  );
+}
+
+/** Task and side once, its rounds behind it: "Cup to cup, right: 12, 15". */
+function numbersSaid(numbers: HomeNumber[]): string {
+  const lines = new Map<string, string[]>();
+  for (const n of numbers) {
+    if (n.said === null) continue;
+    const key = `${n.task}${sideWord(n.side)}`;
+    const said = `${n.said}${n.tries ? t("came.of", { n: n.tries }) : ""}`;
+    lines.set(key, [...(lines.get(key) ?? []), said]);
+  }
+  const all = [...lines].map(([task, said]) => `${task}: ${said.join(", ")}`);
+  return all.length > 0 ? all.join(" · ") : t("came.nothing");
+}
