@@ -3,10 +3,7 @@ package org.unrulymarble.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.WebElement;
-import org.openqa.selenium.interactions.Actions;
 
 /** Takes the pictures of docs/screenshots anew, from a fresh demo. Argument: the folder. */
 public final class Shots {
@@ -58,14 +55,12 @@ public final class Shots {
         browser.open("/pupils");
         browser.see("table svg");
         picture("pupils");
-        browser.press("Clap and collect");
-        browser.seeText("All ladders");
-        picture("pupils-one-ladder");
         browser.press("Eitan R.");
         browser.see("[data-testid=attempts]");
         browser.see("main figure svg");
         picture("pupil");
 
+        home();
         ladders();
         marks();
 
@@ -77,6 +72,15 @@ public final class Shots {
         browser.press("School");
         browser.see("[aria-label='Role of Helper']");
         picture("school");
+    }
+
+    private void home() {
+        browser.open("/home");
+        browser.seeText("Paper slips");
+        picture("home");
+        browser.open(browser.see("[aria-label='Look at the card of Hoku N.']").getDomAttribute("href"));
+        browser.seeText("Start practice 1");
+        picture("home-card");
     }
 
     private void ladders() {
@@ -102,19 +106,6 @@ public final class Shots {
         browser.open("/marks/net?standM=4.5&angleDeg=30");
         browser.seeText("chalk that band");
         picture("marks-net");
-        browser.open("/marks/aim");
-        int[][] lands = {{-60, 60}, {-80, 85}, {-32, 56}, {-64, 30}, {-95, 50}, {-48, 100}, {-20, 84}, {-75, 62}};
-        for (int[] at : lands) tap("[data-testid=target]", at);
-        browser.seeText("always low and left");
-        picture("marks-aim");
-    }
-
-    private void tap(String css, int[] at) {
-        WebElement drawing = browser.see(css).findElement(By.xpath("ancestor::*[name()='svg']"));
-        new Actions(browser.driver())
-                .moveToElement(drawing, at[0], at[1])
-                .click()
-                .perform();
     }
 
     /** The lane when a lesson is too long; taken back afterwards. */

@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Caution;
@@ -119,12 +118,18 @@ public final class HomePlanner {
         List<HomePractice> out = new ArrayList<>();
         List<String> last = List.of();
         String again = null;
+        NextLesson.Choices choices = new NextLesson.Choices(
+                Lesson.of(week.minutes(), Lesson.Audience.EACH_AT_HOME, List.of()),
+                home,
+                practised,
+                NextLesson.Wish.AS_USUAL,
+                notAtHome);
         for (int i = 0; i < week.practices(); i++) {
             List<String> stay = again == null ? List.of() : List.of(again);
             Set<String> without = new HashSet<>(last);
             if (again != null) without.remove(again);
-            List<Block> blocks = proposed(week.minutes(), stay, without);
-            if (blocks.isEmpty()) blocks = proposed(week.minutes(), List.of(), Set.of());
+            List<Block> blocks = proposed(choices, stay, without);
+            if (blocks.isEmpty()) blocks = proposed(choices, List.of(), Set.of());
             if (blocks.isEmpty()) return out;
             out.add(practice(Lesson.of(week.minutes(), Lesson.Audience.EACH_AT_HOME, blocks)));
             List<String> worked = blocks.stream()
@@ -138,12 +143,9 @@ public final class HomePlanner {
         return out;
     }
 
-    private List<Block> proposed(int minutes, List<String> keep, Set<String> without) {
-        Lesson empty = Lesson.of(minutes, Lesson.Audience.EACH_AT_HOME, List.of());
-        List<String> out =
-                Stream.concat(notAtHome.stream(), without.stream()).distinct().toList();
-        NextLesson next = NextLesson.propose(
-                empty, home, practised, new NextLesson.Wishes(NextLesson.Wish.AS_USUAL, keep, out), proposer);
+    private List<Block> proposed(NextLesson.Choices choices, List<String> keep, Set<String> without) {
+        NextLesson next =
+                choices.propose(new NextLesson.Wishes(NextLesson.Wish.AS_USUAL, keep, List.copyOf(without)), proposer);
         return next.lesson() == null ? List.of() : sound(next.lesson()).blocks();
     }
 

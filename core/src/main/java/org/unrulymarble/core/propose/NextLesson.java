@@ -1,6 +1,7 @@
 package org.unrulymarble.core.propose;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
@@ -100,7 +101,34 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
      */
     public static NextLesson propose(
             Lesson lesson, Setting setting, List<Practised> practised, Wishes wishes, Answer proposer) {
-        List<Task> tasks = new TaskFinder(lesson, setting, practised, wishes).tasks();
+        return new Choices(lesson, setting, practised, wishes.wish(), wishes.without()).propose(wishes, proposer);
+    }
+
+    /** What can be done in a place by a class, looked at once for several lessons. */
+    public static final class Choices {
+
+        private final Lesson lesson;
+        private final Setting setting;
+        private final List<Task> tasks;
+
+        /** @param never ladders that are in none of those lessons */
+        public Choices(Lesson lesson, Setting setting, List<Practised> practised, Wish wish, Collection<String> never) {
+            this.lesson = lesson;
+            this.setting = setting;
+            this.tasks = new TaskFinder(lesson, setting, practised, wish, Set.copyOf(never)).tasks();
+        }
+
+        /** @param wishes asking for what is wanted more than usual again makes no difference here */
+        public NextLesson propose(Wishes wishes, Answer proposer) {
+            List<Task> wanted = tasks.stream()
+                    .filter(t -> !wishes.without().contains(t.ladder().id()))
+                    .toList();
+            return proposed(lesson, setting, wanted, wishes, proposer);
+        }
+    }
+
+    private static NextLesson proposed(
+            Lesson lesson, Setting setting, List<Task> tasks, Wishes wishes, Answer proposer) {
         List<Task> fitting = tasks.stream().filter(Task::goes).toList();
         if (fitting.isEmpty()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
         ProposeAsk ask = ask(lesson, wishes, fitting);
@@ -167,7 +195,7 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
                 !home,
                 new ProposeAsk.Weights(
                         10.0,
-                        wish == Wish.MORE_NEW ? 16.0 : 10.0,
+                        wish == Wish.MORE_NEW ? 16.0 : home ? 30.0 : 10.0,
                         3.0,
                         wish == Wish.MORE_MOVING ? 5.0 : 2.0,
                         1.0,

@@ -8,6 +8,7 @@ public final class Proposer {
 
     private static final int STARTS = 2;
     private static final int STEPS = 15_000;
+    private static final int STEPS_OF_FEW = 3_000;
     private static final int STEPS_AFTER = 8_000;
 
     private final Prover prover;
@@ -37,8 +38,17 @@ public final class Proposer {
 
     /** A good lesson soon, with no bound; not feasible where none was met, which proves nothing. */
     public Propose first(ProposeAsk ask) {
+        return searched(ask, STEPS);
+    }
+
+    /** The same for what fits a home: so few tasks need fewer steps, and a class has many homes. */
+    public Propose ofFew(ProposeAsk ask) {
+        return searched(ask, STEPS_OF_FEW);
+    }
+
+    private static Propose searched(ProposeAsk ask, int steps) {
         Worth worth = new Worth(ask);
-        List<Pick> quick = new QuickSearch(ask, worth).best(List.of(), STARTS, STEPS);
+        List<Pick> quick = new QuickSearch(ask, worth).best(List.of(), STARTS, steps);
         return quick == null ? Propose.IMPOSSIBLE : answer(ask, worth, quick, null);
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.ladder.Ladder;
@@ -43,24 +44,36 @@ final class TaskFinder {
     private static final double NEAR_TO = 0.9;
     private static final double NEW = 0.6;
 
+    /** At home nobody shows how: what was done with a teacher comes first. */
+    private static final double NEW_AT_HOME = 0.1;
+
+    private static final double UNSEEN_AT_HOME = 0.2;
+
     /** Who may be near a gate where nobody was counted yet. */
     private static final double UNSEEN = 0.5;
 
     private final Lesson lesson;
     private final Setting setting;
-    private final NextLesson.Wishes wanted;
+    private final NextLesson.Wish wish;
+    private final Set<String> never;
     private final Map<String, List<NextLesson.Practised>> practised;
 
-    TaskFinder(Lesson lesson, Setting setting, List<NextLesson.Practised> practised, NextLesson.Wishes wanted) {
+    TaskFinder(
+            Lesson lesson,
+            Setting setting,
+            List<NextLesson.Practised> practised,
+            NextLesson.Wish wish,
+            Set<String> never) {
         this.lesson = lesson;
         this.setting = setting;
-        this.wanted = wanted;
+        this.wish = wish;
+        this.never = never;
         this.practised = practised.stream().collect(Collectors.groupingBy(NextLesson.Practised::ladderId));
     }
 
     List<Task> tasks() {
         return setting.catalogue().all().stream()
-                .filter(l -> !wanted.without().contains(l.id()))
+                .filter(l -> !never.contains(l.id()))
                 .map(this::task)
                 .toList();
     }
@@ -108,7 +121,7 @@ final class TaskFinder {
                         .orElse(null),
                 near,
                 held,
-                merit(ladder, due, seen == 0 ? UNSEEN : (double) near / seen));
+                merit(ladder, due, seen == 0 ? unseen() : (double) near / seen));
     }
 
     /** The rung that as many stand below as above. */
@@ -139,20 +152,30 @@ final class TaskFinder {
         return Optional.of(GateChance.within(rung.measure(), rung.gate(), rung.pace(), p, sec));
     }
 
+    private boolean atHome() {
+        return lesson.audience() == Lesson.Audience.EACH_AT_HOME;
+    }
+
+    private double whenNew() {
+        return wish == NextLesson.Wish.MORE_NEW ? 1 : atHome() ? NEW_AT_HOME : NEW;
+    }
+
+    private double unseen() {
+        return atHome() ? UNSEEN_AT_HOME : UNSEEN;
+    }
+
     /** @param nearly share of those who were seen there that are near the gate */
     private double merit(Ladder ladder, Due due, double nearly) {
-        double comesBack = due.isNew() ? (wanted.wish() == NextLesson.Wish.MORE_NEW ? 1 : NEW) : due.due();
+        double comesBack = due.isNew() ? whenNew() : due.due();
         if (ladder.part() != Part.MAIN) return comesBack / 2;
-        double calm = wanted.wish() == NextLesson.Wish.CALMER ? (5 - ladder.effort()) / 5.0 : 0;
+        double calm = wish == NextLesson.Wish.CALMER ? (5 - ladder.effort()) / 5.0 : 0;
         return Math.min(1, 0.5 * comesBack + 0.5 * nearly + 0.3 * calm);
     }
 
     /** With one set and more; warm-ups and cool-downs once or twice. */
     private List<ProposeAsk.Way> ways(Block block) {
         List<ProposeAsk.Way> ways = new ArrayList<>();
-        int most = lesson.audience() == Lesson.Audience.EACH_AT_HOME
-                ? MOST_SETS_AT_HOME
-                : lesson.minutes() < LONG_MIN ? MOST_SETS : MOST_SETS_IN_LONG;
+        int most = atHome() ? MOST_SETS_AT_HOME : lesson.minutes() < LONG_MIN ? MOST_SETS : MOST_SETS_IN_LONG;
         for (int sets = 1; sets <= most; sets++) {
             int so = sets;
             Block here = block.with(d -> {

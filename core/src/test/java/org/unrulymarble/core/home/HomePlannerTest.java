@@ -88,6 +88,6 @@ class HomePlannerTest {
 
     private static HomePlanner planner(HomePlanner.Home home, Set<Adaptation> how) {
         PlanPupil pupil = new PlanPupil("p1", "Ayo B.", 10, how, Map.of());
-        return new HomePlanner(SCHOOL, pupil, home, 23, List.of(), PROPOSER::first);
+        return new HomePlanner(SCHOOL, pupil, home, 23, List.of(), PROPOSER::ofFew);
     }
 }

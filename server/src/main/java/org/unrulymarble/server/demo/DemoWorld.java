@@ -51,6 +51,7 @@ class DemoWorld {
     private final LadderService ladders;
     private final KitService kit;
     private final KitKinds kinds;
+    private final DemoHome home;
     private final EntityManager store;
     private final Clock clock;
 
@@ -61,10 +62,12 @@ class DemoWorld {
             LadderService ladders,
             KitService kit,
             KitKinds kinds,
+            DemoHome home,
             EntityManager store,
             Clock clock) {
         this.kit = kit;
         this.kinds = kinds;
+        this.home = home;
         this.accounts = accounts;
         this.lessons = lessons;
         this.records = records;
@@ -97,6 +100,8 @@ class DemoWorld {
         as(okafor, () -> {
             history(turnstone, spaces.get("Sail loft"), tuesday, plans, 61);
             history(dunlin, spaces.get("Rope yard"), thursday, plans, 52);
+            store.flush();
+            home.fill(turnstone.id(), LocalDate.now(clock));
             plan(turnstone, spaces.get("Sail loft"), NEXT_LESSON, tuesday, plans.wetTuesday());
             plan(dunlin, spaces.get("Cloakroom corridor"), "Corridor lanes", thursday, plans.corridorLanes());
             for (int day = 0; day < 4; day++)
@@ -129,9 +134,11 @@ class DemoWorld {
         LocalDate today = LocalDate.now(clock);
         if (next == null || !next.isBefore(today)) return;
         long days = 7 * ((ChronoUnit.DAYS.between(next, today) + 6) / 7);
-        for (String table : List.of("lesson", "attempt", "run", "remark", "standing"))
+        for (String table : List.of("lesson", "attempt", "run", "remark", "standing", "home_came"))
             store.createNativeQuery("update " + table + " set on_day = on_day + " + days)
                     .executeUpdate();
+        store.createNativeQuery("update home_week set first_day = first_day + " + days)
+                .executeUpdate();
         store.createNativeQuery("update ladder_record set for_day = null").executeUpdate();
     }
 

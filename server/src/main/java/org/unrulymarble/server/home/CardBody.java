@@ -4,11 +4,11 @@ import java.util.List;
 import org.unrulymarble.core.home.HomePractice;
 
 /** What a card holds, as it is kept. Format version 1: docs/formats.md. */
-record CardBody(int version, List<HomePractice> practices) {
+public record CardBody(int version, List<HomePractice> practices) {
 
     static final int VERSION = 1;
 
-    CardBody {
+    public CardBody {
         practices = List.copyOf(practices);
     }
 

@@ -12,7 +12,7 @@ import org.hibernate.type.SqlTypes;
 
 @Entity
 @Table(name = "home_card")
-class HomeCardRow {
+public class HomeCardRow {
 
     private static final SecureRandom RANDOM = new SecureRandom();
     private static final int KEY_BYTES = 16;

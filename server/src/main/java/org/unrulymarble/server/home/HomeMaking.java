@@ -39,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Makes the cards of a week, one pupil after the other, in a thread that lets every tap go first. Each card is kept as soon as it is made. */
 @Service
-class HomeMaking {
+public class HomeMaking {
 
     private static final Logger LOG = LoggerFactory.getLogger(HomeMaking.class);
 
@@ -103,9 +103,23 @@ class HomeMaking {
         }
     }
 
+    /** A week with all its cards before it returns: for whoever fills a store. @return its id */
+    public UUID now(UUID classId, HomeService.WeekWanted wanted) {
+        UUID weekId = begun(classId, wanted);
+        inOne.executeWithoutResult(
+                status -> parts(weekId).forEach(part -> keep(weekId, part.pupilId(), part.practices())));
+        return weekId;
+    }
+
     /** Begins a week; its cards come one after the other. @return its id */
     UUID begin(UUID classId, HomeService.WeekWanted wanted) {
-        UUID weekId = inOne.execute(status -> {
+        UUID weekId = begun(classId, wanted);
+        goOn(weekId);
+        return weekId;
+    }
+
+    private UUID begun(UUID classId, HomeService.WeekWanted wanted) {
+        return inOne.execute(status -> {
             SchoolClass c = access.teach(classId);
             List<UUID> all = c.pupils().stream().map(Pupil::id).toList();
             List<UUID> pupils = wanted.pupilIds() == null
@@ -119,8 +133,6 @@ class HomeMaking {
             return weeks.save(new HomeWeekRow(classId, wanted, pupils, clock.instant()))
                     .id();
         });
-        goOn(weekId);
-        return weekId;
     }
 
     /** Makes the cards that are missing: of a week that was begun, or was broken off. */
@@ -188,7 +200,7 @@ class HomeMaking {
                             home,
                             pupil.details().shoeCm(),
                             practised,
-                            proposer::first),
+                            proposer::ofFew),
                     week.asked(),
                     lesson));
         }

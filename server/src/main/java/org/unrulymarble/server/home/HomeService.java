@@ -31,7 +31,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Cards of a class and what came back from them; only for its teacher. */
 @Service
 @Transactional
-class HomeService {
+public class HomeService {
 
     /** Days after the last practice from which on what comes back is told to be late. */
     private static final int LATE_DAYS = 14;
@@ -75,7 +75,7 @@ class HomeService {
      * @param lessonId a lesson of the class that every practice follows, each pupil on their own step; null for what each pupil needs
      * @param pupilIds those who get a card; null for all
      */
-    record WeekWanted(
+    public record WeekWanted(
             LocalDate firstDay,
             Integer practices,
             Integer minutes,
@@ -83,7 +83,7 @@ class HomeService {
             Boolean helper,
             UUID lessonId,
             List<UUID> pupilIds) {
-        WeekWanted {
+        public WeekWanted {
             quiet = quiet == null || quiet;
             helper = helper != null && helper;
             new Checks()
@@ -99,10 +99,10 @@ class HomeService {
      *
      * @param came what came back and is not decided on, oldest first
      */
-    record HomeView(List<HomeWeek> weeks, List<CameBack> came, List<HomeShare> practised) {}
+    public record HomeView(List<HomeWeek> weeks, List<CameBack> came, List<HomeShare> practised) {}
 
     /** @param making how many cards are made of how many, while they are being made; null when that is over or was broken off */
-    record HomeWeek(
+    public record HomeWeek(
             UUID id,
             LocalDate firstDay,
             int practices,
@@ -118,7 +118,7 @@ class HomeService {
      * @param practices that are on it; fewer than asked where little fits that home
      * @param kept of those the ones from which something came back and was kept
      */
-    record HomeCardLine(
+    public record HomeCardLine(
             UUID id,
             UUID pupilId,
             String pupil,
@@ -128,13 +128,13 @@ class HomeService {
             boolean withdrawn) {}
 
     /** @param number that its paper has printed on it */
-    record HomePracticeLine(LocalDate on, String number, List<HomeNumber> boxes) {}
+    public record HomePracticeLine(LocalDate on, String number, List<HomeNumber> boxes) {}
 
     /** A box: what it counts, and the most that it can be. @param said what was filled in, or null */
-    record HomeNumber(String task, int round, Side side, Integer tries, int most, Integer said) {}
+    public record HomeNumber(String task, int round, Side side, Integer tries, int most, Integer said) {}
 
     /** @param late that its week was over for long */
-    record CameBack(
+    public record CameBack(
             UUID id,
             UUID pupilId,
             String pupil,
@@ -146,10 +146,10 @@ class HomeService {
             List<HomeNumber> numbers) {}
 
     /** What a pupil did at home in the last four weeks. @param minutes about so many a week */
-    record HomeShare(UUID pupilId, String pupil, int practices, double minutes, LocalDate last) {}
+    public record HomeShare(UUID pupilId, String pupil, int practices, double minutes, LocalDate last) {}
 
     /** Why a line is none, or that it came before. */
-    enum Wrong {
+    public enum Wrong {
         CHARACTER,
         LENGTH,
         CHECK,
@@ -162,13 +162,13 @@ class HomeService {
     }
 
     /** A line that was not taken. @param pupil whose card it names, where that is known */
-    record NotTaken(String line, Wrong wrong, String pupil) {}
+    public record NotTaken(String line, Wrong wrong, String pupil) {}
 
-    record Heard(List<CameBack> taken, List<NotTaken> wrong) {}
+    public record Heard(List<CameBack> taken, List<NotTaken> wrong) {}
 
     /** A paper slip. */
-    record Slip(UUID cardId, Integer practice, List<Integer> numbers, ReturnCode.Felt felt) {
-        Slip {
+    public record Slip(UUID cardId, Integer practice, List<Integer> numbers, ReturnCode.Felt felt) {
+        public Slip {
             new Checks()
                     .required("cardId", cardId)
                     .range("practice", practice, 1, ReturnCode.MOST_PRACTICES)
@@ -327,7 +327,7 @@ class HomeService {
      *
      * @param text as it was pasted
      */
-    Heard hear(UUID classId, String text) {
+    public Heard hear(UUID classId, String text) {
         SchoolClass c = access.teach(classId);
         new Checks().text("text", text, 40_000).done();
         List<String> lines = text.lines()
@@ -403,7 +403,7 @@ class HomeService {
     }
 
     /** Numbers from paper slips; a slip that came before is left out. */
-    Heard slips(UUID classId, List<Slip> slips) {
+    public Heard slips(UUID classId, List<Slip> slips) {
         access.teach(classId);
         new Checks().entries("slips", slips, 1, MOST_LINES).done();
         List<UUID> taken = new ArrayList<>();
@@ -432,14 +432,14 @@ class HomeService {
     }
 
     /** @param ids of what came back, 1 to 500; what was decided on already stays as it is */
-    record Decided(List<UUID> ids) {
-        Decided {
+    public record Decided(List<UUID> ids) {
+        public Decided {
             new Checks().entries("ids", ids, 1, MOST_LINES).done();
         }
     }
 
     /** Into the record: from home, not confirmed. */
-    HomeView keep(UUID classId, Decided decided) {
+    public HomeView keep(UUID classId, Decided decided) {
         return decide(classId, decided, HomeCameRow.State.KEPT);
     }
 
@@ -489,9 +489,27 @@ class HomeService {
     }
 
     /** All that paper, page and calendar of a card are made from. */
-    record CardOut(HomeCardRow card, HomeWeekRow week, CardBody body, Pupil pupil, String className) {
+    public record CardOut(HomeCardRow card, HomeWeekRow week, CardBody body, Pupil pupil, String className) {
         String firstName() {
             return pupil.details().firstName();
+        }
+
+        public UUID pupilId() {
+            return card.pupilId();
+        }
+
+        public UUID cardId() {
+            return card.id();
+        }
+
+        public List<HomePractice> practices() {
+            return body.practices();
+        }
+
+        /** The code that the card's page would show. */
+        public String code(int practice, List<Integer> numbers, ReturnCode.Felt felt) {
+            return new ReturnCode(card.number(), practice, numbers, felt)
+                    .code(card.key(), body.practice(practice).most());
         }
     }
 

@@ -15,7 +15,7 @@ import org.unrulymarble.core.home.HomePlanner;
 
 @Entity
 @Table(name = "home_week")
-class HomeWeekRow {
+public class HomeWeekRow {
 
     private static final int DAYS = 7;
 

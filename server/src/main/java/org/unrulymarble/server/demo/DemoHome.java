@@ -1,0 +1,79 @@
+package org.unrulymarble.server.demo;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+import org.unrulymarble.core.home.HomePractice;
+import org.unrulymarble.core.home.ReturnCode;
+import org.unrulymarble.server.home.HomeMaking;
+import org.unrulymarble.server.home.HomeService;
+import org.unrulymarble.server.home.HomeService.CardOut;
+
+/** Two weeks of practice at home: some of it came back and was kept; one code is late, one slip is of paper, and they wait with a few others. */
+@Component
+@Profile("demo")
+class DemoHome {
+
+    private static final int LONG_AGO_DAYS = 24;
+    private static final int THIS_WEEK_DAYS = 3;
+    private static final int PRACTICES = 3;
+    private static final int MINUTES = 12;
+    private static final int KEPT = 6;
+
+    private final HomeMaking making;
+    private final HomeService home;
+
+    DemoHome(HomeMaking making, HomeService home) {
+        this.making = making;
+        this.home = home;
+    }
+
+    void fill(UUID classId, LocalDate today) {
+        SplittableRandom random = new SplittableRandom(17);
+        List<CardOut> before = week(classId, today.minusDays(LONG_AGO_DAYS));
+        List<String> kept = new ArrayList<>();
+        for (int i = 0; i < KEPT; i++)
+            for (int practice = 1; practice <= before.get(i).practices().size(); practice += 2)
+                kept.add(played(before.get(i), practice, random));
+        List<UUID> ids = home.hear(classId, String.join("\n", kept)).taken().stream()
+                .map(HomeService.CameBack::id)
+                .collect(Collectors.toList());
+        home.keep(classId, new HomeService.Decided(ids));
+
+        List<CardOut> now = week(classId, today.minusDays(THIS_WEEK_DAYS));
+        home.hear(
+                classId,
+                String.join(
+                        "\n",
+                        played(before.get(KEPT), 2, random),
+                        played(now.get(2), 1, random),
+                        played(now.get(9), 1, random),
+                        played(now.get(14), 2, random)));
+        CardOut paper = now.get(11);
+        home.slips(classId, List.of(new HomeService.Slip(paper.cardId(), 1, numbers(paper, 1, random), null)));
+    }
+
+    private List<CardOut> week(UUID classId, LocalDate firstDay) {
+        return home.outOfWeek(
+                making.now(classId, new HomeService.WeekWanted(firstDay, PRACTICES, MINUTES, true, false, null, null)));
+    }
+
+    private static String played(CardOut card, int practice, SplittableRandom random) {
+        ReturnCode.Felt felt = ReturnCode.Felt.values()[random.nextInt(ReturnCode.Felt.values().length)];
+        return card.code(practice, numbers(card, practice, random), felt);
+    }
+
+    /** Between a tenth and a half of what a box can hold; now and then one is left out. */
+    private static List<Integer> numbers(CardOut card, int practice, SplittableRandom random) {
+        HomePractice what = card.practices().get(practice - 1);
+        List<Integer> numbers = new ArrayList<>();
+        for (int most : what.most())
+            numbers.add(random.nextInt(8) == 0 ? null : (Integer) (int) (most * (0.1 + 0.4 * random.nextDouble())));
+        return numbers;
+    }
+}
