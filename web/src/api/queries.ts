@@ -9,6 +9,7 @@ import type {
   DiskRoom,
   FitLine,
   HelperName,
+  HomeByLink,
   HomeView,
   HomeWaiting,
   KeptOf,
@@ -221,6 +222,14 @@ export const homeWaiting = (classId: string) =>
   queryOptions({
     queryKey: ["home", classId, "waiting"],
     queryFn: () => api<HomeWaiting>("GET", `/classes/${classId}/home/waiting`),
+  });
+
+/** Whether cards can be behind addresses here. */
+export const homeByLink = (classId: string) =>
+  queryOptions({
+    queryKey: ["home", classId, "by-link"],
+    queryFn: () => api<HomeByLink>("GET", `/classes/${classId}/home/by-link`),
+    staleTime: Number.POSITIVE_INFINITY,
   });
 
 /** A class's practice at home; asked again and again while cards are being made. */

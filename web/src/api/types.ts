@@ -126,6 +126,8 @@ export type Brought = Schemas["Brought"];
 
 export type HomeView = Schemas["HomeView"];
 export type HomeWaiting = Schemas["HomeWaiting"];
+export type HomeByLink = Schemas["HomeByLink"];
+export type HomeLink = Schemas["HomeLink"];
 export type HomeWeek = Schemas["HomeWeek"];
 export type HomeCardLine = Schemas["HomeCardLine"];
 export type HomeNumber = Schemas["HomeNumber"];

@@ -39,6 +39,8 @@ export interface Card {
   key: string;
   firstName: string;
   practices: Practice[];
+  /** What is asked of the home, to come back as if it were that practice. */
+  home: { practice: number; kinds: string[]; most: number[] };
 }
 
 export type Felt = "EASY" | "RIGHT" | "HARD";

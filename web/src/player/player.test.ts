@@ -26,6 +26,7 @@ const card: Card = {
   card: 7,
   key: "00112233445566778899aabbccddeeff",
   firstName: "Ayo",
+  home: { practice: 8, kinds: ["balloon", "tennis ball"], most: [3, 16, 16, 1, 1] },
   practices: [1, 2].map((practice) => ({
     practice,
     on: "2026-11-30",

@@ -4,6 +4,7 @@ import { returnCode } from "./code";
 import { el, press } from "./dom";
 import { type KeptPractice, Shelf } from "./kept";
 import { Sounds } from "./sounds";
+import { tellHome } from "./tell-home";
 import { sideWord, word } from "./words";
 
 const LOOK_MS = 100;
@@ -32,6 +33,8 @@ export class CardPlayer {
   /** What to press above each practice. */
   private bars() {
     for (const old of this.sheet.querySelectorAll(".bar")) old.remove();
+    for (const old of this.sheet.querySelectorAll("details.home")) old.remove();
+    this.sheet.append(tellHome(this.card));
     for (const practice of this.card.practices) {
       const kept = this.shelf.peek(practice.practice);
       const k = practice.practice;

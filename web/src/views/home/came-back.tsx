@@ -1,4 +1,6 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { kit } from "../../api/queries";
 import type { CameBack, HomeHeard, HomeNumber, HomeView, NotTaken } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
@@ -114,12 +116,12 @@ function Waiting({ came, decide }: { came: CameBack; decide: (how: "kept" | "asi
   return (
     <li className="border-b border-rule py-2">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <strong>{t("came.line", who)}</strong>
+        <strong>{came.home ? t("came.homeLine", who) : t("came.line", who)}</strong>
         <span className="mr-auto text-sm text-soft">{remarks.join(", ")}</span>
         <button
           type="button"
           className="btn btn-small"
-          aria-label={t("came.keepOf", who)}
+          aria-label={came.home ? t("came.keepHome", who) : t("came.keepOf", who)}
           onClick={() => decide("kept")}
         >
           {t("came.keep")}
@@ -133,9 +135,22 @@ function Waiting({ came, decide }: { came: CameBack; decide: (how: "kept" | "asi
           {t("came.aside")}
         </button>
       </div>
-      <p>{numbersSaid(came.numbers)}</p>
+      <p>{came.home ? <HomeSaid home={came.home} /> : numbersSaid(came.numbers)}</p>
     </li>
   );
+}
+
+/** What a family told of its home; it goes to the pupil in the store. */
+function HomeSaid({ home }: { home: NonNullable<CameBack["home"]> }) {
+  const store = useQuery(kit);
+  const kinds = Object.keys(home.kit).map((id) => store.data?.kinds.find((k) => k.id === id)?.name ?? id);
+  const said = [
+    ...kinds,
+    home.space ? t("came.homeSpace", { length: home.space.lengthM, width: home.space.widthM }) : "",
+    home.space?.wall ? t("came.homeWall") : "",
+    home.quiet === null ? "" : home.quiet ? t("came.homeBelow") : t("came.homeNobody"),
+  ].filter(Boolean);
+  return <>{said.join(", ")}</>;
 }
 
 /** Task and side once, its rounds behind it: "Cup to cup, right: 12, 15". */

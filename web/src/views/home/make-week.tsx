@@ -88,7 +88,9 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
         disabled={make.isPending || begun}
         onClick={() => make.mutate()}
       >
-        {t("make.button", { pupils: chosen.pupils.length })}
+        {t("make.button", {
+          pupils: chosen.pupils.length + chosen.pupils.filter((p) => p.details.otherHome).length,
+        })}
       </button>
       {make.error && make.error.errors.length === 0 && (
         <p role="alert" className="mt-2 font-semibold text-alert">

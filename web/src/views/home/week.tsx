@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { HomeCardLine, HomeWeek } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { Links } from "./links";
 import { useHome } from "./use-home";
 
 const t = texts("home");
@@ -61,6 +62,7 @@ export function WeekOfCards({ classId, week, open }: { classId: string; week: Ho
           </p>
         )}
       </div>
+      {shown && week.cards.length > 0 && !week.making && <Links classId={classId} weekId={week.id} />}
       {shown && week.cards.length > 0 && (
         <ul className="mt-2 grid gap-x-8 xl:grid-cols-2">
           {week.cards.map((card) => (
@@ -89,7 +91,10 @@ function CardLine({ classId, card, asked }: { classId: string; card: HomeCardLin
   const name = card.pupil;
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule py-1.5">
-      <span className={`w-36 font-semibold ${card.withdrawn ? "text-soft line-through" : ""}`}>{name}</span>
+      <span className={`w-36 font-semibold ${card.withdrawn ? "text-soft line-through" : ""}`}>
+        {name}
+        {card.home > 1 && <span className="block text-sm font-normal text-soft">{t("week.otherHome")}</span>}
+      </span>
       <span className="flex gap-1">
         {card.each.map((practice, i) => {
           const k = i + 1;

@@ -216,6 +216,7 @@ function told(d: PupilDetails): string {
     d.adaptations.length > 0 || d.adaptation ? "needs noted" : "",
     Object.keys(d.homeKit).length > 0 ? "kit at home" : "",
     d.homeSpace ? "room at home" : "",
+    d.otherHome ? "two homes" : "",
   ].filter(Boolean);
   return parts.length ? parts.join(", ") : "add";
 }

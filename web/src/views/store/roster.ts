@@ -12,6 +12,8 @@ export const nobody: PupilDetails = {
   adaptation: null,
   homeKit: {},
   homeSpace: null,
+  homeQuiet: null,
+  otherHome: null,
 };
 
 /** Reads pasted lines: first name, initial, birth year, parted by commas, semicolons, tabs or spaces. Empty lines are left out. */

@@ -3,9 +3,11 @@ package org.unrulymarble.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -17,6 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class HomeJourneyTest {
 
     private final Browser browser = OneBrowser.browser();
+    private final Path file = Path.of(System.getProperty("java.io.tmpdir"), "practice-" + UUID.randomUUID() + ".html");
 
     @AfterEach
     void online() {
@@ -37,16 +40,18 @@ class HomeJourneyTest {
         assertThat(browser.request("GET", card, null).get("status")).isEqualTo(200L);
 
         String code = played(card.replace("card.pdf", "page"));
+        String second = standIn(file);
 
         browser.open("/home");
-        browser.type(browser.labelled("Return codes, one on each line"), code.toLowerCase() + "\n" + code);
+        browser.type(
+                browser.labelled("Return codes, one on each line"), code.toLowerCase() + "\n" + code + "\n" + second);
         browser.press("Take them in");
-        browser.seeText("1 taken.");
+        browser.seeText("2 taken.");
         browser.seeText("came before (Oda K.).");
         browser.open("/");
-        browser.seeText("1 result came back from home.");
+        browser.seeText("2 results came back from home.");
         browser.press("Look at it");
-        browser.press("Keep it");
+        browser.press("Keep all 2");
         browser.see("[aria-label='practice 1 came back']");
 
         String pupilId = pupil(classId);
@@ -87,7 +92,6 @@ class HomeJourneyTest {
 
     /** From a file of its own, as a family has it. */
     private String played(String page) throws IOException {
-        Path file = Files.createTempDirectory("family").resolve("practice.html");
         Files.writeString(file, (String) browser.request("GET", page, null).get("body"));
         browser.offline(true);
         browser.driver().get(file.toUri().toString());
@@ -112,5 +116,13 @@ class HomeJourneyTest {
         String code = browser.see("[data-testid=return-code]").getText();
         browser.offline(false);
         return code;
+    }
+
+    /** The stand-in family plays the same card: its code is one of this card, too. */
+    private static String standIn(Path file) throws IOException {
+        Process family = new ProcessBuilder("node", "../stand-ins/family/play.mjs", file.toString(), "--practice", "2")
+                .redirectErrorStream(true)
+                .start();
+        return new String(family.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
     }
 }

@@ -23,6 +23,7 @@ import org.springframework.test.context.ActiveProfiles;
             "marble.data=target/test-data",
             "marble.nightly=false",
             "marble.https=false",
+            "marble.public-address=https://wharf.example/",
             "springdoc.api-docs.enabled=true",
             "springdoc.writer-with-order-by-keys=true"
         })

@@ -15,6 +15,7 @@ import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.unrulymarble.core.home.HomeTold;
 import org.unrulymarble.core.home.ReturnCode;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -171,9 +172,55 @@ class HomeApiTest {
     }
 
     @Test
+    void what_a_family_tells_of_its_home_goes_to_the_pupil_when_it_is_kept() {
+        JsonNode card = made(",\"pupilIds\":" + pupils(1)).get("cards").get(0);
+        JsonNode data = data(card.get("id").stringValue());
+        // A balloon and a tennis ball, 3 x 2.5 m, nobody below.
+        String code = new ReturnCode(data.get("card").intValue(), HomeTold.PRACTICE, List.of(0b1001, 6, 5, 0, 0), null)
+                .code(HexFormat.of().parseHex(data.get("key").stringValue()), HomeTold.MOST);
+        JsonNode taken = api.post("/api/classes/" + classId + "/home/came", "{\"text\":\"" + code + "\"}")
+                .body()
+                .get("taken")
+                .get(0);
+        assertThat(taken.get("home").get("kit").propertyNames()).containsExactlyInAnyOrder("balloon", "tennis-ball");
+        int rounds = rounds(card.get("pupilId").stringValue());
+        api.post(
+                "/api/classes/" + classId + "/home/kept",
+                "{\"ids\":[\"" + taken.get("id").stringValue() + "\"]}");
+        JsonNode details =
+                api.get("/api/classes/" + classId).body().get("pupils").get(0).get("details");
+        assertThat(details.get("homeKit").get("balloon").intValue()).isEqualTo(1);
+        assertThat(details.get("homeSpace").get("widthM").doubleValue()).isEqualTo(2.5);
+        assertThat(details.get("homeQuiet").booleanValue()).isFalse();
+        assertThat(rounds(card.get("pupilId").stringValue())).isEqualTo(rounds);
+    }
+
+    @Test
+    void a_link_leads_a_family_to_its_card_alone_until_it_is_withdrawn() {
+        JsonNode week = made(",\"pupilIds\":" + pupils(2));
+        JsonNode links = api.post("/api/home/weeks/" + week.get("id").stringValue() + "/links", "{}")
+                .body();
+        String address = links.get(0).get("address").stringValue();
+        assertThat(address).startsWith("https://wharf.example/h/");
+        String path = address.substring("https://wharf.example".length());
+        String name = week.get("cards").get(0).get("pupil").stringValue();
+        Api family = api.another();
+        Api.Answer page = family.get(path);
+        assertThat(page.status()).isEqualTo(200);
+        // The first name and nothing more of it.
+        assertThat(page.text())
+                .contains(name.substring(0, name.indexOf(' ')) + ": practice at home")
+                .doesNotContain(name, "Turnstone");
+        assertThat(family.get(path + "x").status()).isEqualTo(404);
+
+        api.post("/api/home/cards/" + week.get("cards").get(0).get("id").stringValue() + "/withdrawn", "");
+        assertThat(family.get(path).status()).isEqualTo(404);
+    }
+
+    @Test
     void paper_has_one_side_for_each_practice_and_a_page_asks_nobody_for_anything() throws Exception {
         JsonNode week = made("");
-        assertThat(week.get("cards")).hasSize(24);
+        assertThat(week.get("cards")).hasSize(25);
         int sides = 0;
         for (JsonNode card : week.get("cards")) sides += card.get("practices").intValue();
         for (String paper : List.of("A4", "LETTER")) {

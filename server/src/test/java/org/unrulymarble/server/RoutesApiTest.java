@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.TimeUnit;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -74,7 +75,9 @@ class RoutesApiTest {
                 "/api/classes/" + classId + "/home/weeks",
                 "{\"firstDay\":\"%s\",\"practices\":1,\"minutes\":5,\"pupilIds\":[\"%s\"]}"
                         .formatted(LocalDate.now(), pupilId));
-        Awaitility.await().until(() -> weeks(classId).get(0).get("cards").size() == 1);
+        Awaitility.await()
+                .atMost(1, TimeUnit.MINUTES)
+                .until(() -> !weeks(classId).get(0).get("cards").isEmpty());
         String weekId = weeks(classId).get(0).get("id").stringValue();
         String cardId = weeks(classId).get(0).get("cards").get(0).get("id").stringValue();
         Map<String, String> ids = Map.of(
@@ -104,6 +107,8 @@ class RoutesApiTest {
         bodies.put("POST /api/classes/{id}/roster", file);
         bodies.put("GET /api/classes/{id}/home", null);
         bodies.put("GET /api/classes/{id}/home/waiting", null);
+        bodies.put("GET /api/classes/{id}/home/by-link", null);
+        bodies.put("POST /api/home/weeks/{id}/links", "{}");
         bodies.put(
                 "POST /api/classes/{id}/home/weeks",
                 "{\"firstDay\":\"%s\",\"practices\":1,\"minutes\":5}".formatted(LocalDate.now()));

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Wall;
 import org.unrulymarble.core.plan.Adaptation;
 import org.unrulymarble.server.store.PupilDetails;
 
@@ -47,7 +48,13 @@ final class DemoPupils {
                     adaptations(i),
                     i == 16 ? "voice before each throw" : null,
                     homeKit(random),
-                    random.nextInt(3) == 0 ? new Space(2.0 + random.nextInt(6) / 4.0, 2.2, 2.4, null) : null));
+                    random.nextInt(3) == 0 ? new Space(2.0 + random.nextInt(6) / 4.0, 2.2, 2.4, null) : null,
+                    null,
+                    // One lives in two homes; the other has a yard in front of a garage wall.
+                    i == 3
+                            ? new PupilDetails.OtherHome(
+                                    Map.of("tennis-ball", 2), new Space(4.0, 3.0, null, new Wall(3.0, 4.0)), false)
+                            : null));
         }
         return pupils;
     }

@@ -12,11 +12,17 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.home.HomePractice;
+import org.unrulymarble.core.home.HomeTold;
+import org.unrulymarble.core.kit.KitKinds;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A card as a page that stands alone, and cards as sheets of paper. */
 @Component
 class CardPages {
+
+    /** What a card's page may do: play itself, and ask nobody for anything. */
+    static final String POLICY =
+            "default-src 'none'; img-src data:; font-src data:; style-src 'unsafe-inline'; script-src 'unsafe-inline'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     private static final String FONTS = "/static/print/";
 
@@ -25,8 +31,10 @@ class CardPages {
     private static final String PAPER_STYLE = CardText.resource("/home/paper.css");
 
     private final JsonMapper json;
+    private final KitKinds kinds;
 
-    CardPages(JsonMapper json) {
+    CardPages(JsonMapper json, KitKinds kinds) {
+        this.kinds = kinds;
         this.json = json;
     }
 
@@ -49,7 +57,17 @@ class CardPages {
      *
      * @param key by which its codes are made, in hexadecimal
      */
-    record CardData(String format, int version, int card, String key, String firstName, List<PracticeData> practices) {}
+    record CardData(
+            String format,
+            int version,
+            int card,
+            String key,
+            String firstName,
+            List<PracticeData> practices,
+            HomeAsked home) {}
+
+    /** What is asked of the home, to come back as if it were that practice. @param kinds by name, a bit each from the lowest */
+    record HomeAsked(int practice, List<String> kinds, List<Integer> most) {}
 
     /** @param on the day that it is meant for */
     record PracticeData(int practice, String on, HomePractice what) {}
@@ -61,7 +79,7 @@ class CardPages {
             practices.add(new PracticeData(
                     k, out.week().dayOf(k).toString(), out.body().practice(k)));
         CardData data = new CardData(
-                "unruly-marble-card", 1, out.card().number(), out.card().secret(), out.firstName(), practices);
+                "unruly-marble-card", 1, out.card().number(), out.card().secret(), out.firstName(), practices, asked());
         return PAGE.execute(Map.of(
                 "firstName",
                 out.firstName(),
@@ -74,6 +92,15 @@ class CardPages {
                 json.writeValueAsString(data).replace("<", "\\u003c"),
                 "script",
                 CardText.resource("/static/player/player.js").replace("</script", "<\\/script")));
+    }
+
+    private HomeAsked asked() {
+        return new HomeAsked(
+                HomeTold.PRACTICE,
+                HomeTold.KINDS.stream()
+                        .map(id -> kinds.kind(id).orElseThrow().name())
+                        .toList(),
+                HomeTold.MOST);
     }
 
     /** One side for each practice. @param title of the document */

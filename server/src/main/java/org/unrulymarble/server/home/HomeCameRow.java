@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.unrulymarble.core.home.HomeTold;
 import org.unrulymarble.core.home.ReturnCode;
 
 @Entity
@@ -77,6 +78,11 @@ class HomeCameRow {
 
     int practice() {
         return practice;
+    }
+
+    /** Whether it tells of the home and not of a practice. */
+    boolean ofHome() {
+        return practice == HomeTold.PRACTICE;
     }
 
     List<Integer> numbers() {

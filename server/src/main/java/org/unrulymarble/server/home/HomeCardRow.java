@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.security.SecureRandom;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HexFormat;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -22,6 +23,9 @@ public class HomeCardRow {
 
     private UUID weekId;
     private UUID pupilId;
+    /** 1, or 2 for the other home of a pupil who has two. */
+    private int home;
+
     private int cardNumber;
 
     /** By which its codes are known as its own, in hexadecimal. */
@@ -33,9 +37,15 @@ public class HomeCardRow {
 
     private Instant withdrawnAt;
 
+    /** Of the address that leads to it, or null where none does. */
+    private String linkHash;
+
+    private LocalDate linkUntil;
+
     protected HomeCardRow() {}
 
-    HomeCardRow(UUID weekId, UUID pupilId, int cardNumber, String body) {
+    HomeCardRow(UUID weekId, UUID pupilId, int home, int cardNumber, String body) {
+        this.home = home;
         this.id = UUID.randomUUID();
         this.weekId = weekId;
         this.pupilId = pupilId;
@@ -46,8 +56,20 @@ public class HomeCardRow {
         this.body = body;
     }
 
+    /** Its codes are taken no more, and no address leads to it. */
     void withdraw(Instant at) {
         if (withdrawnAt == null) withdrawnAt = at;
+        linkHash = null;
+        linkUntil = null;
+    }
+
+    void link(String hash, LocalDate until) {
+        linkHash = hash;
+        linkUntil = until;
+    }
+
+    LocalDate linkUntil() {
+        return linkUntil;
     }
 
     UUID id() {
@@ -60,6 +82,10 @@ public class HomeCardRow {
 
     UUID pupilId() {
         return pupilId;
+    }
+
+    int home() {
+        return home;
     }
 
     int number() {

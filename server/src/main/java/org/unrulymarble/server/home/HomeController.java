@@ -27,15 +27,16 @@ import org.unrulymarble.server.platform.FileAnswer;
 class HomeController {
 
     /** A card that a teacher looks at plays as it will at home, and reaches nothing of this server. */
-    private static final String LOOKED_AT =
-            "sandbox allow-scripts allow-modals; default-src 'none'; img-src data:; font-src data:; style-src 'unsafe-inline'; script-src 'unsafe-inline'";
+    private static final String LOOKED_AT = "sandbox allow-scripts allow-modals; " + CardPages.POLICY;
 
     private final HomeService home;
     private final HomeMaking making;
     private final CardPages pages;
+    private final HomeLinks links;
     private final Audit audit;
 
-    HomeController(HomeService home, HomeMaking making, CardPages pages, Audit audit) {
+    HomeController(HomeService home, HomeMaking making, CardPages pages, HomeLinks links, Audit audit) {
+        this.links = links;
         this.home = home;
         this.making = making;
         this.pages = pages;
@@ -45,6 +46,15 @@ class HomeController {
     @GetMapping("/classes/{id}/home")
     HomeService.HomeView of(@PathVariable UUID id) {
         return home.of(id);
+    }
+
+    /** Whether cards can be behind addresses here. */
+    record HomeByLink(boolean possible) {}
+
+    @GetMapping("/classes/{id}/home/by-link")
+    HomeByLink byLink(@PathVariable UUID id) {
+        home.waiting(id);
+        return new HomeByLink(links.possible());
     }
 
     /** What Today says of it. */
@@ -98,6 +108,14 @@ class HomeController {
     @PostMapping("/classes/{id}/home/aside")
     HomeService.HomeView putAside(@PathVariable UUID id, @RequestBody HomeService.Decided decided) {
         return home.putAside(id, decided);
+    }
+
+    /** Addresses for families, where the school has one of its own on the internet. */
+    @PostMapping("/home/weeks/{id}/links")
+    List<HomeLinks.HomeLink> links(@PathVariable UUID id) {
+        List<HomeLinks.HomeLink> made = links.ofWeek(id);
+        note(Audit.Kind.CLASS_EXPORTED, id);
+        return made;
     }
 
     /** A card as one file. @param look true to look at it here instead of keeping it */

@@ -33,6 +33,7 @@ import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.KitService;
 import org.unrulymarble.server.store.Pupil;
+import org.unrulymarble.server.store.PupilDetails;
 import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
 import tools.jackson.databind.json.JsonMapper;
@@ -94,7 +95,7 @@ public class HomeMaking {
     }
 
     /** One pupil's part of the work, with all that it needs from the store. */
-    private record Part(UUID pupilId, HomePlanner planner, HomePlanner.Week week, Lesson lesson) {
+    private record Part(UUID pupilId, int home, HomePlanner planner, HomePlanner.Week week, Lesson lesson) {
 
         List<HomePractice> practices() {
             if (lesson == null) return planner.week(week);
@@ -106,8 +107,7 @@ public class HomeMaking {
     /** A week with all its cards before it returns: for whoever fills a store. @return its id */
     public UUID now(UUID classId, HomeService.WeekWanted wanted) {
         UUID weekId = begun(classId, wanted);
-        inOne.executeWithoutResult(
-                status -> parts(weekId).forEach(part -> keep(weekId, part.pupilId(), part.practices())));
+        inOne.executeWithoutResult(status -> parts(weekId).forEach(part -> keep(weekId, part, part.practices())));
         return weekId;
     }
 
@@ -149,7 +149,7 @@ public class HomeMaking {
             for (int i = 0; i < parts.size(); i++) {
                 Part part = parts.get(i);
                 List<HomePractice> practices = part.practices();
-                inOne.executeWithoutResult(status -> keep(weekId, part.pupilId(), practices));
+                inOne.executeWithoutResult(status -> keep(weekId, part, practices));
                 progress.far(weekId, i + 1, parts.size());
             }
         } catch (RuntimeException e) {
@@ -160,11 +160,12 @@ public class HomeMaking {
     }
 
     /** A pupil or a week that went meanwhile gets no card. */
-    private void keep(UUID weekId, UUID pupilId, List<HomePractice> practices) {
-        if (weeks.existsById(weekId) && cards.isPupil(pupilId))
+    private void keep(UUID weekId, Part part, List<HomePractice> practices) {
+        if (weeks.existsById(weekId) && cards.isPupil(part.pupilId()))
             cards.saveAndFlush(new HomeCardRow(
                     weekId,
-                    pupilId,
+                    part.pupilId(),
+                    part.home(),
                     cards.highest() + 1,
                     json.writeValueAsString(new CardBody(CardBody.VERSION, practices))));
     }
@@ -172,8 +173,8 @@ public class HomeMaking {
     private List<Part> parts(UUID weekId) {
         HomeWeekRow week = weeks.findById(weekId).orElseThrow(NotFound::new);
         SchoolClass c = access.teach(week.classId());
-        Set<UUID> made = cards.findByWeekIdInOrderByCardNumber(List.of(weekId)).stream()
-                .map(HomeCardRow::pupilId)
+        Set<HomeOf> made = cards.findByWeekIdInOrderByCardNumber(List.of(weekId)).stream()
+                .map(card -> new HomeOf(card.pupilId(), card.home()))
                 .collect(Collectors.toSet());
         Lesson lesson =
                 week.lessonId() == null ? null : lessons.see(week.lessonId()).lesson();
@@ -188,22 +189,38 @@ public class HomeMaking {
         int year = LocalDate.now(clock).getYear();
         List<Part> parts = new ArrayList<>();
         for (Pupil pupil : c.pupils()) {
-            if (made.contains(pupil.id()) || !week.pupils().contains(pupil.id())) continue;
-            HomePlanner.Home home = new HomePlanner.Home(
-                    pupil.details().homeSpace(), week.quiet(), pupil.details().homeKit(), week.helper());
+            if (!week.pupils().contains(pupil.id())) continue;
+            List<HomePlanner.Home> homes = homes(pupil.details(), week);
             List<NextLesson.Practised> practised = records.practisedBy(pupil.id());
-            parts.add(new Part(
-                    pupil.id(),
-                    new HomePlanner(
-                            school,
-                            Roster.forPlan(pupil, year),
+            for (int home = 1; home <= homes.size(); home++)
+                if (!made.contains(new HomeOf(pupil.id(), home)))
+                    parts.add(new Part(
+                            pupil.id(),
                             home,
-                            pupil.details().shoeCm(),
-                            practised,
-                            proposer::ofFew),
-                    week.asked(),
-                    lesson));
+                            new HomePlanner(
+                                    school,
+                                    Roster.forPlan(pupil, year),
+                                    homes.get(home - 1),
+                                    pupil.details().shoeCm(),
+                                    practised,
+                                    proposer::ofFew),
+                            week.asked(),
+                            lesson));
         }
         return parts;
+    }
+
+    private record HomeOf(UUID pupilId, int home) {}
+
+    /** One or two; where nobody told whether somebody lives below, the week says so for all. */
+    private static List<HomePlanner.Home> homes(PupilDetails d, HomeWeekRow week) {
+        List<HomePlanner.Home> homes = new ArrayList<>();
+        homes.add(new HomePlanner.Home(
+                d.homeSpace(), d.homeQuiet() == null ? week.quiet() : d.homeQuiet(), d.homeKit(), week.helper()));
+        PupilDetails.OtherHome other = d.otherHome();
+        if (other != null)
+            homes.add(new HomePlanner.Home(
+                    other.space(), other.quiet() == null ? week.quiet() : other.quiet(), other.kit(), week.helper()));
+        return homes;
     }
 }

@@ -18,6 +18,7 @@ import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.home.HomePractice;
+import org.unrulymarble.core.home.HomeTold;
 import org.unrulymarble.core.home.ReturnCode;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.server.platform.NotFound;
@@ -25,6 +26,7 @@ import org.unrulymarble.server.platform.Progress;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
+import org.unrulymarble.server.store.PupilService;
 import org.unrulymarble.server.store.SchoolClass;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -42,6 +44,7 @@ public class HomeService {
     private final HomeCards cards;
     private final HomeCames cames;
     private final RecordService records;
+    private final PupilService homes;
     private final ClassAccess access;
     private final Progress progress;
     private final Clock clock;
@@ -52,6 +55,7 @@ public class HomeService {
             HomeCards cards,
             HomeCames cames,
             RecordService records,
+            PupilService homes,
             ClassAccess access,
             Progress progress,
             Clock clock,
@@ -60,6 +64,7 @@ public class HomeService {
         this.cards = cards;
         this.cames = cames;
         this.records = records;
+        this.homes = homes;
         this.access = access;
         this.progress = progress;
         this.clock = clock;
@@ -122,6 +127,7 @@ public class HomeService {
             UUID id,
             UUID pupilId,
             String pupil,
+            int home,
             int practices,
             List<HomePracticeLine> each,
             List<Integer> kept,
@@ -133,7 +139,10 @@ public class HomeService {
     /** A box: what it counts, and the most that it can be. @param said what was filled in, or null */
     public record HomeNumber(String task, int round, Side side, Integer tries, int most, Integer said) {}
 
-    /** @param late that its week was over for long */
+    /**
+     * @param late that its week was over for long
+     * @param home what was told of the home, or null: then it is a practice
+     */
     public record CameBack(
             UUID id,
             UUID pupilId,
@@ -143,7 +152,8 @@ public class HomeService {
             ReturnCode.Felt felt,
             boolean paper,
             boolean late,
-            List<HomeNumber> numbers) {}
+            List<HomeNumber> numbers,
+            HomeTold home) {}
 
     /** What a pupil did at home in the last four weeks. @param minutes about so many a week */
     public record HomeShare(UUID pupilId, String pupil, int practices, double minutes, LocalDate last) {}
@@ -229,17 +239,23 @@ public class HomeService {
                         card.id(),
                         card.pupilId(),
                         pupils.get(card.pupilId()).name(),
+                        card.home(),
                         bodies.get(card.id()).practices().size(),
                         practices(w, card, bodies.get(card.id())),
                         came.stream()
-                                .filter(r -> r.cardId().equals(card.id()) && r.state() == HomeCameRow.State.KEPT)
+                                .filter(r -> r.cardId().equals(card.id())
+                                        && r.state() == HomeCameRow.State.KEPT
+                                        && !r.ofHome())
                                 .map(HomeCameRow::practice)
                                 .distinct()
                                 .sorted()
                                 .toList(),
                         card.withdrawn()))
                 .toList();
-        int wanted = (int) w.pupils().stream().filter(pupils::containsKey).count();
+        int wanted = w.pupils().stream()
+                .filter(pupils::containsKey)
+                .mapToInt(id -> pupils.get(id).details().otherHome() == null ? 1 : 2)
+                .sum();
         return new HomeWeek(
                 w.id(),
                 w.firstDay(),
@@ -289,7 +305,8 @@ public class HomeService {
                 r.byPaper(),
                 LocalDate.ofInstant(r.cameAt(), clock.getZone())
                         .isAfter(week.lastDay().plusDays(LATE_DAYS)),
-                numbers(bodies.get(card.id()).practice(r.practice()), r.numbers()));
+                r.ofHome() ? List.of() : numbers(bodies.get(card.id()).practice(r.practice()), r.numbers()),
+                r.ofHome() ? HomeTold.of(r.numbers()) : null);
     }
 
     private List<HomeShare> shares(
@@ -299,6 +316,7 @@ public class HomeService {
                 .map(p -> {
                     List<HomeCameRow> own = came.stream()
                             .filter(r -> r.state() == HomeCameRow.State.KEPT
+                                    && !r.ofHome()
                                     && cardById.get(r.cardId()).pupilId().equals(p.id()))
                             .toList();
                     List<HomeCameRow> lately =
@@ -368,8 +386,9 @@ public class HomeService {
                 .findFirst()
                 .orElse(null);
         CardBody body = body(card);
-        boolean on = heard.head().practice() <= body.practices().size();
-        if (on && ReturnCode.paperOf(heard.head(), card.key())) {
+        boolean ofHome = heard.head().practice() == HomeTold.PRACTICE;
+        boolean on = ofHome || heard.head().practice() <= body.practices().size();
+        if (on && !ofHome && ReturnCode.paperOf(heard.head(), card.key())) {
             wrong.add(new NotTaken(line, Wrong.PAPER_NUMBER, pupil));
             return;
         }
@@ -377,7 +396,9 @@ public class HomeService {
                 ? ReturnCode.of(
                         heard.head(),
                         card.key(),
-                        body.practice(heard.head().practice()).most())
+                        ofHome
+                                ? HomeTold.MOST
+                                : body.practice(heard.head().practice()).most())
                 : Optional.empty();
         if (said.isEmpty()) wrong.add(new NotTaken(line, Wrong.NOT_THIS_CARD, null));
         else if (card.withdrawn()) wrong.add(new NotTaken(line, Wrong.WITHDRAWN, pupil));
@@ -397,7 +418,7 @@ public class HomeService {
     private HomeCameRow keep(HomeCardRow card, HomeWeekRow week, ReturnCode said, boolean paper) {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, clock.getZone());
-        LocalDate planned = week.dayOf(said.practice());
+        LocalDate planned = said.practice() == HomeTold.PRACTICE ? today : week.dayOf(said.practice());
         return cames.saveAndFlush(
                 new HomeCameRow(card.id(), said, planned.isAfter(today) ? today : planned, now, paper));
     }
@@ -456,7 +477,10 @@ public class HomeService {
             if (!week.classId().equals(classId)) throw new NotFound();
             if (row.state() != HomeCameRow.State.WAITING) continue;
             row.becomes(becomes);
-            if (becomes == HomeCameRow.State.KEPT)
+            if (becomes == HomeCameRow.State.KEPT && row.ofHome()) {
+                HomeTold told = HomeTold.of(row.numbers());
+                homes.homeIs(card.pupilId(), card.home(), told.kit(), told.space(), told.quiet());
+            } else if (becomes == HomeCameRow.State.KEPT)
                 records.add(
                         classId,
                         body(card)
@@ -518,6 +542,13 @@ public class HomeService {
         HomeCardRow card = card(cardId);
         HomeWeekRow week = weeks.findById(card.weekId()).orElseThrow(NotFound::new);
         return out(card, week, access.teach(week.classId()));
+    }
+
+    /** For whoever has a card's address, signed in or not. */
+    CardOut behindLink(HomeCardRow card) {
+        HomeWeekRow week = weeks.findById(card.weekId()).orElseThrow(NotFound::new);
+        Pupil pupil = cards.pupil(card.pupilId());
+        return new CardOut(card, week, body(card), pupil, "");
     }
 
     /** Those of a week that were not withdrawn, in the class's order. */

@@ -47,7 +47,8 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
     Stream<AttemptRow> streamByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
 
-    @Query("select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck")
+    @Query(
+            "select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck and a.place = org.unrulymarble.core.record.Attempt.Where.SCHOOL")
     Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days);
 
     /** Days on which a class worked on each ladder; what was not counted has no sums. */

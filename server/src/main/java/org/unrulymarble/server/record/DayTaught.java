@@ -19,8 +19,10 @@ import org.unrulymarble.core.record.Attempt;
 record DayTaught(LocalDate on, List<String> ladderIds, int pupils, int rounds, int movedSecPerPupil) {
 
     static List<DayTaught> of(List<Attempt> attempts) {
-        Map<LocalDate, List<Attempt>> byDay =
-                attempts.stream().collect(Collectors.groupingBy(Attempt::on, TreeMap::new, Collectors.toList()));
+        // What was practised at home was taught by nobody that day.
+        Map<LocalDate, List<Attempt>> byDay = attempts.stream()
+                .filter(a -> a.where() == Attempt.Where.SCHOOL)
+                .collect(Collectors.groupingBy(Attempt::on, TreeMap::new, Collectors.toList()));
         List<DayTaught> out = new ArrayList<>();
         byDay.forEach((on, all) -> {
             Set<String> ladders = new LinkedHashSet<>();

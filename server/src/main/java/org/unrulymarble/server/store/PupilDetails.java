@@ -28,6 +28,8 @@ import tools.jackson.core.type.TypeReference;
  * @param adaptation what else to know, in the teacher's words, or null
  * @param homeKit counts of kinds of kit at home; empty if nothing is known
  * @param homeSpace the room at home, or null
+ * @param homeQuiet whether somebody lives below, or null: not known
+ * @param otherHome where the pupil lives too, or null
  */
 @Embeddable
 public record PupilDetails(
@@ -42,7 +44,11 @@ public record PupilDetails(
         @Convert(converter = KitColumn.class) Map<String, Integer> homeKit,
 
         @Convert(converter = SpaceColumn.class) @Column(length = 300)
-        Space homeSpace) {
+        Space homeSpace,
+
+        Boolean homeQuiet,
+
+        @Convert(converter = HomeColumn.class) OtherHome otherHome) {
 
     private static final int MOST_KINDS = 30;
 
@@ -50,6 +56,16 @@ public record PupilDetails(
     public enum Hand {
         RIGHT,
         LEFT
+    }
+
+    /** A second home. @param kit as {@code homeKit}; @param space and quiet as of the first */
+    public record OtherHome(Map<String, Integer> kit, Space space, Boolean quiet) {
+        public OtherHome {
+            kit = kit == null ? Map.of() : Map.copyOf(kit);
+            Checks checks = new Checks().entries("kit", kit.keySet(), 0, MOST_KINDS);
+            kit.forEach((kind, count) -> checks.text("kit", kind, 60).range("kit." + kind, count, 0, 1000));
+            checks.done();
+        }
     }
 
     public PupilDetails {
@@ -72,7 +88,26 @@ public record PupilDetails(
 
     /** What a helper sees: the name and the strong hand. */
     PupilDetails forHelpers() {
-        return new PupilDetails(firstName, initial, null, strongHand, null, null, List.of(), null, Map.of(), null);
+        return new PupilDetails(
+                firstName, initial, null, strongHand, null, null, List.of(), null, Map.of(), null, null, null);
+    }
+
+    /** The same with what is at one of the homes. @param home 1 or 2 */
+    public PupilDetails at(int home, Map<String, Integer> kit, Space space, Boolean quiet) {
+        boolean first = home == 1;
+        return new PupilDetails(
+                firstName,
+                initial,
+                birthYear,
+                strongHand,
+                shoeCm,
+                reachCm,
+                adaptations,
+                adaptation,
+                first ? kit : homeKit,
+                first ? space : homeSpace,
+                first ? quiet : homeQuiet,
+                first ? otherHome : new OtherHome(kit, space, quiet));
     }
 
     /** Words with commas between. */
@@ -116,6 +151,20 @@ public record PupilDetails(
         @Override
         public Space convertToEntityAttribute(String column) {
             return column == null ? null : StoredJson.read(column, Space.class);
+        }
+    }
+
+    /** JSON. */
+    @Converter
+    static class HomeColumn implements AttributeConverter<OtherHome, String> {
+        @Override
+        public String convertToDatabaseColumn(OtherHome value) {
+            return value == null ? null : StoredJson.write(value);
+        }
+
+        @Override
+        public OtherHome convertToEntityAttribute(String column) {
+            return column == null ? null : StoredJson.read(column, OtherHome.class);
         }
     }
 }

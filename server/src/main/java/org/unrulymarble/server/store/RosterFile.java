@@ -60,7 +60,9 @@ final class RosterFile {
                     told.contains(Column.ADAPTATIONS) ? details.adaptations() : there.adaptations(),
                     told.contains(Column.NOTE) ? details.adaptation() : there.adaptation(),
                     told.contains(Column.HOME_KIT) ? details.homeKit() : there.homeKit(),
-                    there.homeSpace());
+                    there.homeSpace(),
+                    there.homeQuiet(),
+                    there.otherHome());
         }
     }
 
@@ -113,6 +115,8 @@ final class RosterFile {
                         .toList(),
                 line.text(Column.NOTE.title()),
                 homeKit(line),
+                null,
+                null,
                 null);
     }
 

@@ -146,7 +146,7 @@ public class OpenApiShape {
     private static final Map<String, Set<String>> NULLABLE_IN = Map.ofEntries(
             Map.entry("HomeWeek", Set.of("making")),
             Map.entry("HomeNumber", Set.of("said")),
-            Map.entry("CameBack", Set.of("felt")),
+            Map.entry("CameBack", Set.of("felt", "home")),
             Map.entry("HomeShare", Set.of("last")),
             Map.entry("NotTaken", Set.of("line", "pupil")),
             Map.entry("Slip", Set.of("felt")),
@@ -246,7 +246,9 @@ public class OpenApiShape {
             Map.entry("KitKind", Set.of("sizeCm", "openingCm", "massG", "never")),
             Map.entry("ItemView", Set.of("count")),
             Map.entry("ItemDoc", Set.of("count")),
-            Map.entry("PupilDetails", Set.of("homeSpace")),
+            Map.entry("PupilDetails", Set.of("homeSpace", "homeQuiet", "otherHome")),
+            Map.entry("OtherHome", Set.of("space", "quiet")),
+            Map.entry("HomeTold", Set.of("space", "quiet")),
             Map.entry("PersonDoc", Set.of("password")),
             Map.entry("ClassDoc", Set.of("helperIds")),
             Map.entry(
