@@ -99,7 +99,7 @@ export function CameBackBox({ classId, came }: { classId: string; came: CameBack
 function Wrong({ wrong }: { wrong: NotTaken }) {
   return (
     <p className="mt-1 text-alert">
-      {wrong.line && <strong className="clock mr-1">{wrong.line}</strong>}
+      {wrong.line && <strong className="clock">{wrong.line}</strong>}{" "}
       {t(`wrong.${wrong.wrong}`, { pupil: wrong.pupil ?? "" })}
     </p>
   );

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useSearchParams } from "react-router";
 import { lessons } from "../../api/queries";
 import type { HomeView, SchoolClass } from "../../api/types";
 import { localDay } from "../../local-day";
@@ -10,13 +11,16 @@ import { useHome } from "./use-home";
 
 const t = texts("home");
 const PROPOSED = "proposed";
+const EVERYONE = "everyone";
 
 /** Which week, how many, how long, what; the rest is worked out for each pupil. */
 export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolean }) {
   const [firstDay, setFirstDay] = useState(localDay());
   const [practices, setPractices] = useState<number | null>(3);
   const [minutes, setMinutes] = useState<number | null>(12);
-  const [what, setWhat] = useState(PROPOSED);
+  const [search] = useSearchParams();
+  const [what, setWhat] = useState(search.get("lesson") ?? PROPOSED);
+  const [who, setWho] = useState(EVERYONE);
   const [quiet, setQuiet] = useState(true);
   const [helper, setHelper] = useState(false);
   const all = useQuery(lessons(chosen.id));
@@ -30,10 +34,12 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
       quiet,
       helper,
       lessonId: what === PROPOSED ? null : what,
-      pupilIds: null,
+      pupilIds: who === EVERYONE ? null : [who],
     }),
   );
-  const unknown = chosen.pupils.filter((p) => !p.details.homeSpace).length;
+  const made = chosen.pupils.filter((p) => who === EVERYONE || p.id === who);
+  const cards = made.length + made.filter((p) => p.details.otherHome).length;
+  const unknown = made.filter((p) => !p.details.homeSpace).length;
   return (
     <section aria-labelledby="make-week" className="border-t-4 border-throw pt-3">
       <h2 id="make-week">{t("make.title")}</h2>
@@ -66,7 +72,16 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
           must={make.error?.must("minutes")}
         />
       </div>
-      <p className="mt-3">
+      <p className="mt-3 flex flex-wrap gap-3">
+        <Choice
+          label={t("make.who")}
+          value={who}
+          options={[
+            { value: EVERYONE, text: t("make.everyone") },
+            ...chosen.pupils.map((p) => ({ value: p.id, text: `${p.details.firstName} ${p.details.initial}.` })),
+          ]}
+          onChange={setWho}
+        />
         <Choice
           label={t("make.what")}
           value={what}
@@ -88,9 +103,7 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
         disabled={make.isPending || begun}
         onClick={() => make.mutate()}
       >
-        {t("make.button", {
-          pupils: chosen.pupils.length + chosen.pupils.filter((p) => p.details.otherHome).length,
-        })}
+        {t("make.button", { pupils: cards })}
       </button>
       {make.error && make.error.errors.length === 0 && (
         <p role="alert" className="mt-2 font-semibold text-alert">

@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import { useLocation, useParams } from "react-router";
+import { Link, useLocation, useParams } from "react-router";
 import { v4 } from "uuid";
 import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
 import type { Block, Edit, Ladder, LessonView, Space } from "../../api/types";
+import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
 import { laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
@@ -55,6 +56,7 @@ function Editor({
   const [adding, setAdding] = useState(false);
   const [proposing, setProposing] = useState(useLocation().hash === "#propose");
   const readOnly = !loaded.mayChange;
+  const { choose } = useChosenClass();
   const blocks = draft.lesson.blocks;
   const chosen = blocks.find((b) => b.id === chosenId);
   const shownPlan = saved.plan.blocks.find((b) => b.id === (chosen?.id ?? blocks[0]?.id));
@@ -119,6 +121,11 @@ function Editor({
               <Redo2 size={18} aria-hidden /> Redo
             </button>
           </>
+        )}
+        {atHome && !readOnly && (
+          <Link className="btn btn-main" to={`/home?lesson=${loaded.id}`} onClick={() => choose(loaded.classId)}>
+            Send it home
+          </Link>
         )}
         {!atHome && (
           <RunButton

@@ -80,13 +80,13 @@ function NextLesson({ classId, mayChange }: { classId: string; mayChange: boolea
     );
   return (
     <div className="space-y-4">
-      <Ahead line={next} />
+      <Ahead line={next} mayChange={mayChange} />
       {mayChange && <PlanNext classId={classId} />}
     </div>
   );
 }
 
-function Ahead({ line }: { line: LessonLine }) {
+function Ahead({ line, mayChange }: { line: LessonLine; mayChange: boolean }) {
   const one = useQuery(lesson(line.id));
   const catalogue = useQuery(ladders);
   return (
@@ -99,6 +99,11 @@ function Ahead({ line }: { line: LessonLine }) {
         <Link className="btn" to={`/plan/${line.id}`}>
           {t("openPlan")}
         </Link>
+        {one.data?.lesson.audience === "EACH_AT_HOME" && mayChange && (
+          <Link className="btn btn-main" to={`/home?lesson=${line.id}`}>
+            {t("sendHome")}
+          </Link>
+        )}
         {one.data?.lesson.audience === "CLASS" && <RunButton lessonId={line.id} />}
       </div>
       {one.data && catalogue.data && (
