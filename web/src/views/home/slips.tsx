@@ -102,12 +102,13 @@ function Line({
   onType: (numbers: string[]) => void;
 }) {
   const boxes = boxesOf(card, k);
+  const name = card.home > 1 ? t("week.atOther", { name: card.pupil }) : card.pupil;
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule py-1">
-      <span className="w-36 font-semibold">{card.pupil}</span>
+      <span className="w-36 font-semibold">{name}</span>
       {boxes.map((box, i) => {
         const said = t("slips.field", {
-          name: card.pupil,
+          name,
           task: box.task,
           round: box.round,
           side: sideWord(box.side),

@@ -88,13 +88,10 @@ function CardLine({ classId, card, asked }: { classId: string; card: HomeCardLin
     () => `/home/cards/${card.id}/withdrawn`,
     () => ({}),
   );
-  const name = card.pupil;
+  const name = card.home > 1 ? t("week.atOther", { name: card.pupil }) : card.pupil;
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule py-1.5">
-      <span className={`w-36 font-semibold ${card.withdrawn ? "text-soft line-through" : ""}`}>
-        {name}
-        {card.home > 1 && <span className="block text-sm font-normal text-soft">{t("week.otherHome")}</span>}
-      </span>
+      <span className={`w-36 font-semibold ${card.withdrawn ? "text-soft line-through" : ""}`}>{name}</span>
       <span className="flex gap-1">
         {card.each.map((practice, i) => {
           const k = i + 1;
