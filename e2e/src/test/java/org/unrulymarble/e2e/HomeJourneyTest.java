@@ -54,7 +54,7 @@ class HomeJourneyTest {
         browser.seeText("came before (Oda K.).");
         browser.open("/");
         browser.seeText("2 results came back from home.");
-        browser.press("Look at it");
+        browser.press("See what came back");
         browser.press("Keep all 2");
         browser.see("[aria-label='practice 1 came back']");
 
