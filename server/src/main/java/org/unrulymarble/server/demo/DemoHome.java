@@ -10,9 +10,11 @@ import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.home.HomePractice;
 import org.unrulymarble.core.home.ReturnCode;
+import org.unrulymarble.server.home.CameService;
+import org.unrulymarble.server.home.CardsOut;
+import org.unrulymarble.server.home.CardsOut.CardOut;
 import org.unrulymarble.server.home.HomeMaking;
-import org.unrulymarble.server.home.HomeService;
-import org.unrulymarble.server.home.HomeService.CardOut;
+import org.unrulymarble.server.home.HomeViews;
 
 /** Two weeks of practice at home: some of it came back and was kept; one code is late, one slip is of paper, and they wait with a few others. */
 @Component
@@ -26,11 +28,13 @@ class DemoHome {
     private static final int KEPT = 6;
 
     private final HomeMaking making;
-    private final HomeService home;
+    private final CameService came;
+    private final CardsOut cards;
 
-    DemoHome(HomeMaking making, HomeService home) {
+    DemoHome(HomeMaking making, CameService came, CardsOut cards) {
         this.making = making;
-        this.home = home;
+        this.came = came;
+        this.cards = cards;
     }
 
     void fill(UUID classId, LocalDate today) {
@@ -40,13 +44,13 @@ class DemoHome {
         for (int i = 0; i < KEPT; i++)
             for (int practice = 1; practice <= before.get(i).practices().size(); practice += 2)
                 kept.add(played(before.get(i), practice, random));
-        List<UUID> ids = home.hear(classId, String.join("\n", kept)).taken().stream()
-                .map(HomeService.CameBack::id)
+        List<UUID> ids = came.hear(classId, String.join("\n", kept)).taken().stream()
+                .map(HomeViews.CameBack::id)
                 .collect(Collectors.toList());
-        home.keep(classId, new HomeService.Decided(ids));
+        came.keep(classId, new CameService.Decided(ids));
 
         List<CardOut> now = week(classId, today.minusDays(THIS_WEEK_DAYS));
-        home.hear(
+        came.hear(
                 classId,
                 String.join(
                         "\n",
@@ -55,12 +59,12 @@ class DemoHome {
                         played(now.get(9), 1, random),
                         played(now.get(14), 2, random)));
         CardOut paper = now.get(11);
-        home.slips(classId, List.of(new HomeService.Slip(paper.cardId(), 1, numbers(paper, 1, random), null)));
+        came.slips(classId, List.of(new CameService.Slip(paper.cardId(), 1, numbers(paper, 1, random), null)));
     }
 
     private List<CardOut> week(UUID classId, LocalDate firstDay) {
-        return home.outOfWeek(
-                making.now(classId, new HomeService.WeekWanted(firstDay, PRACTICES, MINUTES, true, false, null, null)));
+        return cards.outOfWeek(
+                making.now(classId, new HomeMaking.WeekWanted(firstDay, PRACTICES, MINUTES, true, false, null, null)));
     }
 
     private static String played(CardOut card, int practice, SplittableRandom random) {

@@ -15,7 +15,7 @@ final class CardCalendar {
 
     private CardCalendar() {}
 
-    static void write(HomeService.CardOut out, Writer to) throws IOException {
+    static void write(CardsOut.CardOut out, Writer to) throws IOException {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Unruly Marble//Home practice//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);

@@ -73,7 +73,7 @@ class CardPages {
     record PracticeData(int practice, String on, HomePractice what) {}
 
     /** Everything inside: no request goes anywhere. */
-    String page(HomeService.CardOut out) {
+    String page(CardsOut.CardOut out) {
         List<PracticeData> practices = new ArrayList<>();
         for (int k = 1; k <= out.body().practices().size(); k++)
             practices.add(new PracticeData(
@@ -104,9 +104,9 @@ class CardPages {
     }
 
     /** One side for each practice. @param title of the document */
-    void paper(List<HomeService.CardOut> cards, Paper paper, String title, OutputStream to) throws IOException {
+    void paper(List<CardsOut.CardOut> cards, Paper paper, String title, OutputStream to) throws IOException {
         List<String> practices = new ArrayList<>();
-        for (HomeService.CardOut card : cards) practices.addAll(CardText.practices(card));
+        for (CardsOut.CardOut card : cards) practices.addAll(CardText.practices(card));
         if (!practices.isEmpty()) {
             int last = practices.size() - 1;
             practices.set(last, practices.get(last).replace("class=\"practice", "class=\"last practice"));

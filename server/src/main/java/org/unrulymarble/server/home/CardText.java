@@ -40,13 +40,13 @@ final class CardText {
     }
 
     /** Each practice of a card. */
-    static List<String> practices(HomeService.CardOut out) {
+    static List<String> practices(CardsOut.CardOut out) {
         List<String> all = new ArrayList<>();
         for (int k = 1; k <= out.body().practices().size(); k++) all.add(practice(out, k));
         return all;
     }
 
-    private static String practice(HomeService.CardOut out, int number) {
+    private static String practice(CardsOut.CardOut out, int number) {
         HomePractice practice = out.body().practice(number);
         String paper = ReturnCode.paper(out.card().number(), number, out.card().key());
         HomeTask widest = practice.tasks().stream()

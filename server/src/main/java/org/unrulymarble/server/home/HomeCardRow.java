@@ -10,6 +10,7 @@ import java.util.HexFormat;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import tools.jackson.databind.json.JsonMapper;
 
 @Entity
 @Table(name = "home_card")
@@ -100,8 +101,8 @@ public class HomeCardRow {
         return HexFormat.of().parseHex(secret);
     }
 
-    String body() {
-        return body;
+    CardBody read(JsonMapper json) {
+        return json.readValue(body, CardBody.class);
     }
 
     boolean withdrawn() {

@@ -29,23 +29,34 @@ class HomeController {
     /** A card that a teacher looks at plays as it will at home, and reaches nothing of this server. */
     private static final String LOOKED_AT = "sandbox allow-scripts allow-modals; " + CardPages.POLICY;
 
-    private final HomeService home;
+    private final HomeViews views;
+    private final CameService came;
+    private final CardsOut cards;
     private final HomeMaking making;
     private final CardPages pages;
     private final HomeLinks links;
     private final Audit audit;
 
-    HomeController(HomeService home, HomeMaking making, CardPages pages, HomeLinks links, Audit audit) {
+    HomeController(
+            HomeViews views,
+            CameService came,
+            CardsOut cards,
+            HomeMaking making,
+            CardPages pages,
+            HomeLinks links,
+            Audit audit) {
         this.links = links;
-        this.home = home;
+        this.views = views;
+        this.came = came;
+        this.cards = cards;
         this.making = making;
         this.pages = pages;
         this.audit = audit;
     }
 
     @GetMapping("/classes/{id}/home")
-    HomeService.HomeView of(@PathVariable UUID id) {
-        return home.of(id);
+    HomeViews.HomeView of(@PathVariable UUID id) {
+        return views.of(id);
     }
 
     /** Whether cards can be behind addresses here. */
@@ -53,22 +64,22 @@ class HomeController {
 
     @GetMapping("/classes/{id}/home/by-link")
     HomeByLink byLink(@PathVariable UUID id) {
-        home.waiting(id);
+        views.waiting(id);
         return new HomeByLink(links.possible());
     }
 
     /** What Today says of it. */
     @GetMapping("/classes/{id}/home/waiting")
-    HomeService.HomeWaiting waiting(@PathVariable UUID id) {
-        return home.waiting(id);
+    HomeViews.HomeWaiting waiting(@PathVariable UUID id) {
+        return views.waiting(id);
     }
 
     /** Begins a week; its cards come one after the other, and the view says how far. */
     @PostMapping("/classes/{id}/home/weeks")
     @ResponseStatus(HttpStatus.CREATED)
-    HomeService.HomeView begin(@PathVariable UUID id, @RequestBody HomeService.WeekWanted wanted) {
+    HomeViews.HomeView begin(@PathVariable UUID id, @RequestBody HomeMaking.WeekWanted wanted) {
         making.begin(id, wanted);
-        return home.of(id);
+        return views.of(id);
     }
 
     /** Makes the cards that are missing of a week that was broken off. */
@@ -81,33 +92,33 @@ class HomeController {
     @PostMapping("/home/cards/{id}/withdrawn")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(@PathVariable UUID id) {
-        home.withdraw(id);
+        cards.withdraw(id);
     }
 
     /** Codes as they were pasted, typed or photographed. */
     record Pasted(String text) {}
 
     @PostMapping("/classes/{id}/home/came")
-    HomeService.Heard hear(@PathVariable UUID id, @RequestBody Pasted pasted) {
-        return home.hear(id, pasted.text());
+    CameService.Heard hear(@PathVariable UUID id, @RequestBody Pasted pasted) {
+        return came.hear(id, pasted.text());
     }
 
-    record Slips(List<HomeService.Slip> slips) {}
+    record Slips(List<CameService.Slip> slips) {}
 
     /** Numbers from paper. */
     @PostMapping("/classes/{id}/home/slips")
-    HomeService.Heard slips(@PathVariable UUID id, @RequestBody Slips slips) {
-        return home.slips(id, slips.slips());
+    CameService.Heard slips(@PathVariable UUID id, @RequestBody Slips slips) {
+        return came.slips(id, slips.slips());
     }
 
     @PostMapping("/classes/{id}/home/kept")
-    HomeService.HomeView keep(@PathVariable UUID id, @RequestBody HomeService.Decided decided) {
-        return home.keep(id, decided);
+    HomeViews.HomeView keep(@PathVariable UUID id, @RequestBody CameService.Decided decided) {
+        return came.keep(id, decided);
     }
 
     @PostMapping("/classes/{id}/home/aside")
-    HomeService.HomeView putAside(@PathVariable UUID id, @RequestBody HomeService.Decided decided) {
-        return home.putAside(id, decided);
+    HomeViews.HomeView putAside(@PathVariable UUID id, @RequestBody CameService.Decided decided) {
+        return came.putAside(id, decided);
     }
 
     /** Addresses for families, where the school has one of its own on the internet. */
@@ -122,7 +133,7 @@ class HomeController {
     @GetMapping("/home/cards/{id}/page")
     void page(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean look, HttpServletResponse response)
             throws IOException {
-        HomeService.CardOut out = home.out(id);
+        CardsOut.CardOut out = cards.out(id);
         if (look) {
             response.setContentType("text/html; charset=UTF-8");
             response.setHeader("Content-Security-Policy", LOOKED_AT);
@@ -136,11 +147,11 @@ class HomeController {
     /** All cards of a week as files. */
     @GetMapping("/home/weeks/{id}/pages.zip")
     void allPages(@PathVariable UUID id, HttpServletResponse response) throws IOException {
-        List<HomeService.CardOut> cards = home.outOfWeek(id);
+        List<CardsOut.CardOut> all = cards.outOfWeek(id);
         note(Audit.Kind.CLASS_EXPORTED, id);
         FileAnswer.begin(response, "home practice.zip", "application/zip");
         try (ZipOutputStream zip = new ZipOutputStream(response.getOutputStream(), StandardCharsets.UTF_8)) {
-            for (HomeService.CardOut card : cards) {
+            for (CardsOut.CardOut card : all) {
                 zip.putNextEntry(new ZipEntry(fileName(card)));
                 zip.write(pages.page(card).getBytes(StandardCharsets.UTF_8));
                 zip.closeEntry();
@@ -155,10 +166,10 @@ class HomeController {
             @RequestParam(defaultValue = "A4") CardPages.Paper paper,
             HttpServletResponse response)
             throws IOException {
-        List<HomeService.CardOut> cards = home.outOfWeek(id);
+        List<CardsOut.CardOut> all = cards.outOfWeek(id);
         note(Audit.Kind.CLASS_EXPORTED, id);
         FileAnswer.begin(response, "home practice.pdf", "application/pdf");
-        pages.paper(cards, paper, "Practice at home", response.getOutputStream());
+        pages.paper(all, paper, "Practice at home", response.getOutputStream());
     }
 
     @GetMapping("/home/cards/{id}/card.pdf")
@@ -167,7 +178,7 @@ class HomeController {
             @RequestParam(defaultValue = "A4") CardPages.Paper paper,
             HttpServletResponse response)
             throws IOException {
-        HomeService.CardOut out = home.out(id);
+        CardsOut.CardOut out = cards.out(id);
         note(Audit.Kind.PUPIL_EXPORTED, out.card().pupilId());
         FileAnswer.begin(response, fileName(out).replace(".html", ".pdf"), "application/pdf");
         pages.paper(List.of(out), paper, "Practice at home", response.getOutputStream());
@@ -175,7 +186,7 @@ class HomeController {
 
     @GetMapping("/home/cards/{id}/week.ics")
     void calendar(@PathVariable UUID id, HttpServletResponse response) throws IOException {
-        HomeService.CardOut out = home.out(id);
+        CardsOut.CardOut out = cards.out(id);
         note(Audit.Kind.PUPIL_EXPORTED, out.card().pupilId());
         FileAnswer.begin(response, fileName(out).replace(".html", ".ics"), "text/calendar; charset=UTF-8");
         Writer to = response.getWriter();
@@ -183,7 +194,7 @@ class HomeController {
     }
 
     /** The card's number goes with the name: two pupils may have one. */
-    private static String fileName(HomeService.CardOut out) {
+    private static String fileName(CardsOut.CardOut out) {
         return "practice " + out.pupil().name().replaceAll("[^\\p{L}\\p{N} -]", "") + " "
                 + out.card().number() + ".html";
     }

@@ -68,7 +68,7 @@ class HomeExport implements Exported, Erased {
                     card.number(),
                     week.firstDay(),
                     card.withdrawn(),
-                    json.readValue(card.body(), CardBody.class).practices(),
+                    card.read(json).practices(),
                     cames.findByCardIdInOrderByCameAt(List.of(card.id())).stream()
                             .map(c -> new HomeCameOut(
                                     c.practice(),

@@ -34,7 +34,7 @@ class HomeLinks {
     private final String publicAddress;
     private final HomeWeeks weeks;
     private final HomeCards cards;
-    private final HomeService home;
+    private final CardsOut out;
     private final ClassAccess access;
     private final Clock clock;
 
@@ -42,13 +42,13 @@ class HomeLinks {
             @Value("${marble.public-address}") String publicAddress,
             HomeWeeks weeks,
             HomeCards cards,
-            HomeService home,
+            CardsOut out,
             ClassAccess access,
             Clock clock) {
         this.publicAddress = publicAddress.strip().replaceAll("/+$", "");
         this.weeks = weeks;
         this.cards = cards;
-        this.home = home;
+        this.out = out;
         this.access = access;
         this.clock = clock;
     }
@@ -90,11 +90,11 @@ class HomeLinks {
 
     /** The card behind an address; empty where there is none, or no more. */
     @Transactional(readOnly = true)
-    public Optional<HomeService.CardOut> behind(String token) {
+    public Optional<CardsOut.CardOut> behind(String token) {
         if (!possible()) return Optional.empty();
         return cards.findByLinkHash(hash(token))
                 .filter(card -> !LocalDate.now(clock).isAfter(card.linkUntil()))
-                .map(home::behindLink);
+                .map(out::behindLink);
     }
 
     private static String hash(String token) {

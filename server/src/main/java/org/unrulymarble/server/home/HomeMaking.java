@@ -94,6 +94,34 @@ public class HomeMaking {
         this.json = json;
     }
 
+    /**
+     * A week to make.
+     *
+     * @param firstDay of the first practice
+     * @param quiet whether somebody may live below: nothing bounces then
+     * @param helper whether somebody at home can feed or hold
+     * @param lessonId a lesson of the class that every practice follows, each pupil on their own step; null for what each pupil needs
+     * @param pupilIds those who get a card; null for all
+     */
+    public record WeekWanted(
+            LocalDate firstDay,
+            Integer practices,
+            Integer minutes,
+            Boolean quiet,
+            Boolean helper,
+            UUID lessonId,
+            List<UUID> pupilIds) {
+        public WeekWanted {
+            quiet = quiet == null || quiet;
+            helper = helper != null && helper;
+            new Checks()
+                    .required("firstDay", firstDay)
+                    .range("practices", practices, 1, 7)
+                    .range("minutes", minutes, 5, 30)
+                    .done();
+        }
+    }
+
     /** One pupil's part of the work, with all that it needs from the store. */
     private record Part(UUID pupilId, int home, HomePlanner planner, HomePlanner.Week week, Lesson lesson) {
 
@@ -105,20 +133,20 @@ public class HomeMaking {
     }
 
     /** A week with all its cards before it returns: for whoever fills a store. @return its id */
-    public UUID now(UUID classId, HomeService.WeekWanted wanted) {
+    public UUID now(UUID classId, WeekWanted wanted) {
         UUID weekId = begun(classId, wanted);
         inOne.executeWithoutResult(status -> parts(weekId).forEach(part -> keep(weekId, part, part.practices())));
         return weekId;
     }
 
     /** Begins a week; its cards come one after the other. @return its id */
-    UUID begin(UUID classId, HomeService.WeekWanted wanted) {
+    UUID begin(UUID classId, WeekWanted wanted) {
         UUID weekId = begun(classId, wanted);
         goOn(weekId);
         return weekId;
     }
 
-    private UUID begun(UUID classId, HomeService.WeekWanted wanted) {
+    private UUID begun(UUID classId, WeekWanted wanted) {
         return inOne.execute(status -> {
             SchoolClass c = access.teach(classId);
             List<UUID> all = c.pupils().stream().map(Pupil::id).toList();

@@ -38,7 +38,7 @@ public class HomeWeekRow {
 
     protected HomeWeekRow() {}
 
-    HomeWeekRow(UUID classId, HomeService.WeekWanted wanted, List<UUID> pupils, Instant madeAt) {
+    HomeWeekRow(UUID classId, HomeMaking.WeekWanted wanted, List<UUID> pupils, Instant madeAt) {
         this.id = UUID.randomUUID();
         this.classId = classId;
         this.firstDay = wanted.firstDay();

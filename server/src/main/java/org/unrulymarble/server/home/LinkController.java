@@ -30,7 +30,7 @@ class LinkController {
     void card(@PathVariable String token, HttpServletRequest request, HttpServletResponse response) throws IOException {
         String from = address.of(request) + " card";
         limit.count(from);
-        HomeService.CardOut card = links.behind(token).orElseThrow(NotFound::new);
+        CardsOut.CardOut card = links.behind(token).orElseThrow(NotFound::new);
         limit.giveBack(from);
         response.setContentType("text/html; charset=UTF-8");
         response.setHeader("Content-Security-Policy", CardPages.POLICY);
