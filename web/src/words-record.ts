@@ -1,4 +1,5 @@
 import type { Advice, Found, Readiness, SideAdvice } from "./api/types";
+import { count, percent } from "./words";
 
 /** The words of the record: who is ready, how sure that is, and what can be asked. */
 
@@ -23,7 +24,7 @@ export const question: Record<Found["question"], { ask: string; nobody: string }
 };
 
 export const school: Record<Readiness["school"], { name: string; about: string }> = {
-  RECKONED: { name: "Reckoned", about: "how likely it is that the rung is held, from tries with counted misses" },
+  RECKONED: { name: "Reckoned", about: "how likely it is that the rung is held, read from every try on the ladder" },
   IN_A_ROW: { name: "So many in a row", about: "rounds that met the gate one after the other" },
   N_OF_M: { name: "So many of so many", about: "of the last rounds so many met the gate" },
   TEACHER: { name: "Teacher’s word", about: "nobody moves until the teacher says so" },
@@ -47,23 +48,56 @@ export function sureness(chance: number): string {
   return `${Math.round(chance * 100)} %`;
 }
 
-/** What a side's tries say, in one sentence with its figures. */
+/** What a side's tries say: how much goes in today and on what that rests, then whether that holds the rung; and why where gate and tries disagree. */
 export function evidence(s: SideAdvice): string {
-  const tries = s.hits + s.misses;
-  const gates = s.ofRounds > 0 ? ` The gate was met in ${s.ofMet} of the last ${s.ofRounds} rounds.` : "";
-  if (tries === 0) return `No tries with counted misses yet.${gates}`;
-  const doubt =
-    s.unconfirmedShare > 0.005
-      ? ` ${Math.round(s.unconfirmedShare * 100)} % of that rests on results that nobody of the school has confirmed.`
-      : "";
-  const held = `It went in ${s.hits} of ${tries} times lately. Held at ${Math.round(s.hold * 100)} %: ${certainty(
-    s.chanceHolds,
-  )} (${sureness(s.chanceHolds)}).`;
-  return `${held}${doubt}${gates}`;
+  if (!s.known) return "Nothing here says yet how much goes in.";
+  return [
+    `About ${percent(s.share.share)} go in now, between ${percent(s.share.low)} and ${percent(s.share.high)}: read from ${readFrom(s)}.`,
+    `Held is ${percent(s.hold)}: ${certainty(s.chanceHolds)} (${sureness(s.chanceHolds)}).`,
+    s.ofMet > 0 && s.reckoned === "STAY" && "A round that met the gate can be luck; the tries do not yet say so.",
+    s.ofMet === 0 && s.ofRounds > 0 && s.reckoned === "UP" && "The tries say so, though no round has met the gate.",
+    s.seeAgain && "That was long ago: to be seen again.",
+    howLong(s),
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+function readFrom(s: SideAdvice): string {
+  const here = s.hits + s.misses;
+  const all = Math.round(s.triesOnLadder);
+  if (all === 0) return "rounds that met the gate or did not";
+  if (here === 0) return `${count(all, "try", "tries")} on this ladder, none on this rung`;
+  return here >= all
+    ? count(here, "try", "tries")
+    : `${count(all, "try", "tries")} on this ladder, ${here} on this rung`;
+}
+
+/** What stands beside it, for who wants to know more. */
+export function beside(s: SideAdvice): string {
+  return [
+    s.ofRounds > 0 && `The gate was met in ${s.ofMet} of the last ${count(s.ofRounds, "round", "rounds")}.`,
+    s.known && s.nextShare && `On the next rung about ${percent(s.nextShare.share)} would go in.`,
+    s.unconfirmedShare > 0.005 &&
+      `${percent(s.unconfirmedShare)} of the tries on this rung nobody of the school has confirmed.`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+/** How many lessons of practice until the rung is likely held; nothing where the record does not say. */
+function howLong(s: SideAdvice): string {
+  if (s.practicesLeast === null) return "";
+  if (s.practicesMost === null)
+    return `Likely held after ${count(s.practicesLeast, "more lesson", "more lessons")} or many more.`;
+  return s.practicesLeast === s.practicesMost
+    ? `Likely held after ${count(s.practicesLeast, "more lesson", "more lessons")}.`
+    : `Likely held after ${s.practicesLeast} to ${s.practicesMost} more lessons.`;
 }
 
 export const evidenceWanted: Record<Advice["evidenceWanted"], string> = {
   NONE: "",
   TAP_MISSES: "To know more, tap the misses too, or take ten tries and tell how many went in.",
   HITS_OF_TEN: "To know more, take ten tries next time and tell how many went in.",
+  ROUNDS: "Nothing is counted one by one here; rounds that meet the gate, or do not, tell more.",
 };

@@ -31,6 +31,7 @@ import type {
   RunLine,
   SchoolClass,
   Session,
+  SkillView,
   Space,
   Tried,
   TriedShare,
@@ -208,6 +209,12 @@ export const reckoning = <A>(name: string, ask: unknown) =>
     gcTime: 30_000,
     retry: false,
   });
+
+/** By which figures abilities are read. */
+export const skillFigures = queryOptions({
+  queryKey: ["skill"],
+  queryFn: () => api<SkillView>("GET", "/skill"),
+});
 
 export const readiness = (classId: string) =>
   queryOptions({

@@ -1,6 +1,6 @@
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { count, day, side } from "../../words";
-import { evidence, evidenceWanted, school, verdict } from "../../words-record";
+import { beside, evidence, evidenceWanted, school, verdict } from "../../words-record";
 import { SayStanding } from "./say-standing";
 
 /** The next step on one ladder: verdict, reason, and, opened, the tries that it rests on. */
@@ -29,7 +29,8 @@ export function AdviceBox({
             {verdict[advice.verdict].sign}
           </span>
           Rung {number + 1}, {ladder.rungs[number]?.name}:{" "}
-          {tried ? (held ? "held, and the last one" : verdict[advice.verdict].short) : "not tried yet"}.
+          {tried ? (held ? "held, and the last one" : verdict[advice.verdict].short) : "not tried yet"}
+          {advice.sides.some((s) => s.seeAgain) && ", to be seen again"}.
         </strong>{" "}
         {advice.sides.map((s) => (
           <span key={s.side}>
@@ -75,6 +76,7 @@ export function AdviceBox({
         {advice.sides.map((s) => (
           <div key={s.side} className="mt-2">
             {advice.sides.length > 1 && <h4 className="font-semibold">{side[s.side]}</h4>}
+            <p className="text-[0.95rem]">{beside(s)}</p>
             {s.evidence.length === 0 ? (
               <p className="text-soft">{opened ? "No round with counted misses." : "The tries are on their way."}</p>
             ) : (
@@ -85,7 +87,9 @@ export function AdviceBox({
                     <span className="clock w-24">
                       {e.hits} of {e.hits + e.misses}
                     </span>
-                    <span className="text-soft">each try counts {Math.round(e.weight * 100)} %</span>
+                    {e.weight < 1 && (
+                      <span className="text-soft">not confirmed: counts {Math.round(e.weight * 100)} %</span>
+                    )}
                   </li>
                 ))}
               </ul>

@@ -5,7 +5,7 @@ import type { ClassRecord, Ladder, OnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { useOnDevice } from "../../ui/use-on-device";
-import { family as familyWord } from "../../words";
+import { family as familyWord, percent } from "../../words";
 import { verdict } from "../../words-record";
 import { byPupilAndLadder, completed, plain } from "./found-in";
 
@@ -72,6 +72,7 @@ export function Matrix({
           <Table columns={columns} groupOf={groupOf} pupils={pupils} found={found} onLadder={onLadder} />
         </section>
       )}
+      <Legend />
     </>
   );
 }
@@ -168,6 +169,26 @@ function Table({
   );
 }
 
+/** How much goes in today where the pupil stands, on the weaker side; null where no try says. */
+function share(on: OnLadder | undefined): number | null {
+  const known = on?.sides.filter((s) => s.known) ?? [];
+  return known.length === 0 ? null : Math.min(...known.map((s) => s.share));
+}
+
+/** What the signs in the cells mean. */
+function Legend() {
+  return (
+    <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.92rem] text-soft">
+      <span>Step filled: completed</span>
+      <span>Step with a dot: tried</span>
+      <span>Bar within a step: how much goes in now</span>
+      <span>○ stands here</span>
+      <span>▲ ready to go up</span>
+      <span>▼ better a rung back</span>
+    </p>
+  );
+}
+
 /** The ladder's rungs as rising steps: filled when completed, dotted when tried, open when not; the marble on the rung where the pupil stands. */
 function Steps({ ladder, on }: { ladder: Ladder; on: OnLadder | undefined }) {
   const states = ladder.rungs.map((r) => plain(on, r.id));
@@ -175,7 +196,11 @@ function Steps({ ladder, on }: { ladder: Ladder; on: OnLadder | undefined }) {
   const tried = states.filter((c) => c && !c.completedOn).length;
   const colour = familyColour[ladder.family];
   const stands = ladder.rungs.findIndex((r) => r.id === on?.rungId);
-  const said = on && done + tried > 0 ? `; stands on rung ${stands + 1}, ${verdict[on.verdict].short}` : "";
+  const goesIn = share(on);
+  const said =
+    on && done + tried > 0
+      ? `; stands on rung ${stands + 1}${goesIn === null ? "" : `, ${percent(goesIn)} go in now`}, ${verdict[on.verdict].short}${on.seeAgain ? ", to be seen again" : ""}`
+      : "";
   const label =
     done + tried === 0
       ? `${ladder.name}: not tried`
@@ -200,6 +225,16 @@ function Steps({ ladder, on }: { ladder: Ladder; on: OnLadder | undefined }) {
               stroke={c ? colour : "var(--color-rule)"}
               strokeWidth="1.800"
             />
+            {i === stands && goesIn !== null && !c?.completedOn && (
+              <rect
+                x={i * 14 + 3.5}
+                y={39 - (h - 5) * goesIn}
+                width="6"
+                height={(h - 5) * goesIn}
+                fill={colour}
+                opacity="0.35"
+              />
+            )}
             {c && !c.completedOn && <circle cx={i * 14 + 6.5} cy={41 - h / 2} r="2.200" fill={colour} />}
           </g>
         );

@@ -112,7 +112,7 @@ function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): stri
   const on = record.onLadders.find((r) => r.pupilId === f.pupilId && r.ladderId === f.ladderId);
   switch (f.question) {
     case "READY_TO_GO_UP": {
-      const tries = on?.counted.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
+      const tries = on?.sides.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
       return `${named}: ${tries} went in; held ${sure}`;
     }
     case "BETTER_A_RUNG_BACK":

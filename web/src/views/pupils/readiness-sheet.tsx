@@ -1,14 +1,24 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { readiness } from "../../api/queries";
+import { readiness, skillFigures } from "../../api/queries";
 import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
+import { count, day, percent } from "../../words";
 import { school } from "../../words-record";
 import { Num } from "../ladders/form-bits";
 import { Refused, useSend } from "./use-send";
 
-const shares = { holdShare: "Holds at, % of tries", floorShare: "Floor, % of tries", sure: "How sure, %" } as const;
+const standard: Record<Readiness["standard"], string> = {
+  OWN_GATE: "Each rung by its own gate: met in half of the rounds",
+  ONE_FOR_ALL: "One share for all rungs",
+};
+
+const shares = {
+  holdShare: "One share for all, % of tries",
+  floorShare: "Floor, % of tries",
+  sure: "How sure, %",
+} as const;
 const counts = {
   minTries: "Tries at least",
   halfLifeDays: "A try counts half after, days",
@@ -67,14 +77,36 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
         {school[how.school].about}. What the others say stands beside it on each pupil’s page.
       </p>
       <div className="flex flex-col gap-2">
+        <Choice
+          label="Held at"
+          value={how.standard}
+          options={(Object.keys(standard) as Readiness["standard"][]).map((v) => ({ value: v, text: standard[v] }))}
+          onChange={(v) => setHow({ ...how, standard: v })}
+        />
         {(Object.keys(shares) as (keyof typeof shares)[]).map((f) => field(f, shares[f], 100))}
         {(Object.keys(counts) as (keyof typeof counts)[]).map((f) => field(f, counts[f], 1))}
         {field("unconfirmedWeight", "A try from home counts, % until confirmed", 100)}
       </div>
+      <Learnt />
       <Refused problem={problem} shown={Object.keys(how).map((f) => `readiness.${f}`)} />
       <button type="button" className="btn btn-main" onClick={keep}>
         Keep it
       </button>
     </div>
+  );
+}
+
+/** By which figures abilities are read, and on what they rest. */
+function Learnt() {
+  const known = useQuery(skillFigures);
+  if (!known.data) return null;
+  const { afterALesson, onAGoodDay, tries, pupils, learntMs } = known.data;
+  return (
+    <p className="text-[0.95rem] text-soft">
+      {learntMs === null
+        ? "Read by the house’s figures: this school’s records have taught nothing yet. They are looked through by night."
+        : `Read by this school’s own figures, learnt on ${day(new Date(learntMs).toISOString().slice(0, 10))} from ${tries.toLocaleString("en-GB")} counted tries of ${count(pupils, "pupil", "pupils")}.`}{" "}
+      Where half go in, a lesson of practice makes {percent(afterALesson)} of it, and a good day {percent(onAGoodDay)}.
+    </p>
   );
 }

@@ -45,7 +45,13 @@ class ArchitectureTest {
             .layer("things")
             .definedBy("..core.ladder..", "..core.kit..", "..core.place..", "..core.defaults..")
             .layer("reckonings")
-            .definedBy("..core.clock..", "..core.flight..", "..core.aim..", "..core.chance..", "..core.rotation..")
+            .definedBy(
+                    "..core.clock..",
+                    "..core.flight..",
+                    "..core.aim..",
+                    "..core.chance..",
+                    "..core.rotation..",
+                    "..core.skill..")
             .layer("results")
             .definedBy("..core.run..", "..core.record..")
             .layer("lesson")

@@ -25,8 +25,8 @@ import org.unrulymarble.core.games.Bowling;
 import org.unrulymarble.core.games.End;
 import org.unrulymarble.core.measure.Staircase;
 import org.unrulymarble.core.record.Due;
-import org.unrulymarble.core.record.Skill;
 import org.unrulymarble.core.rotation.Groups;
+import org.unrulymarble.core.skill.Skill;
 
 /** Every worked case of every reckoning; clock and spots have their own. */
 class WorkedCasesTest {

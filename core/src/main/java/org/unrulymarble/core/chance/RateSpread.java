@@ -3,58 +3,53 @@ package org.unrulymarble.core.chance;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * What is known of how often the tries of a class go in, as weights on a grid of shares. Source: for each pupil Beta(4 s + hits, 4 (1 - s) + misses)
- * with the planning share s, so that whoever has no tries yet stands for the planning share with wide uncertainty; the class is the mean over its
- * pupils. The strength of four tries is ours.
+ * What is known of how often the tries of a class go in, as weights on a grid of shares that lie evenly in logits. Source: each pupil's share is
+ * logistic(Normal(ability above the rung, sd)); the class is the mean over its pupils.
  */
 public final class RateSpread {
 
-    private static final int POINTS = 40;
-    private static final double PRIOR_TRIES = 4;
+    private static final double LOWEST = -6;
+    private static final double STEP = 0.2;
+    private static final int POINTS = 61;
     private static final double[] SHARE = new double[POINTS];
-    private static final double[] LOG_HIT = new double[POINTS];
-    private static final double[] LOG_MISS = new double[POINTS];
+
+    /** A spread narrower than the grid would fall between its points. */
+    private static final double NARROWEST = STEP / 2;
 
     static {
-        for (int i = 0; i < POINTS; i++) {
-            SHARE[i] = (i + 0.5) / POINTS;
-            LOG_HIT[i] = Math.log(SHARE[i]);
-            LOG_MISS[i] = Math.log1p(-SHARE[i]);
-        }
+        for (int i = 0; i < POINTS; i++) SHARE[i] = 1 / (1 + Math.exp(-(LOWEST + i * STEP)));
     }
 
     private final double[] weights = new double[POINTS];
     private int pupils;
-    private double lastA = Double.NaN;
-    private double lastB;
+    private double lastMean = Double.NaN;
+    private double lastSd;
     private double[] last;
 
-    /** Adds one pupil. */
-    public RateSpread add(double planningShare, int hits, int misses) {
-        double a = PRIOR_TRIES * planningShare + hits - 1;
-        double b = PRIOR_TRIES * (1 - planningShare) + misses - 1;
+    /** Adds one pupil, whose share in logits is normal with this mean and sd. */
+    public RateSpread add(double mean, double sd) {
         // Whoever has no tries is known as little as the next one.
-        if (a != lastA || b != lastB) {
-            last = shape(a, b);
-            lastA = a;
-            lastB = b;
+        if (mean != lastMean || sd != lastSd) {
+            last = shape(mean, Math.max(NARROWEST, sd));
+            lastMean = mean;
+            lastSd = sd;
         }
         for (int i = 0; i < POINTS; i++) weights[i] += last[i];
         pupils++;
         return this;
     }
 
-    private static double[] shape(double a, double b) {
-        double[] logs = new double[POINTS];
-        double most = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < POINTS; i++) {
-            logs[i] = a * LOG_HIT[i] + b * LOG_MISS[i];
-            most = Math.max(most, logs[i]);
-        }
+    private static double[] shape(double mean, double sd) {
+        // Beyond the grid is as good as its end.
+        double middle = Math.max(LOWEST, Math.min(-LOWEST, mean));
+        double[] shape = new double[POINTS];
         double sum = 0;
-        for (int i = 0; i < POINTS; i++) sum += logs[i] = Math.exp(logs[i] - most);
-        for (int i = 0; i < POINTS; i++) logs[i] /= sum;
-        return logs;
+        for (int i = 0; i < POINTS; i++) {
+            double z = (LOWEST + i * STEP - middle) / sd;
+            sum += shape[i] = Math.exp(-z * z / 2);
+        }
+        for (int i = 0; i < POINTS; i++) shape[i] /= sum;
+        return shape;
     }
 
     /** The mean of a figure over pupils and what is not known of them; 0 for nobody. */

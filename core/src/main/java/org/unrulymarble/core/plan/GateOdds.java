@@ -6,7 +6,6 @@ import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
-import org.unrulymarble.core.record.Standings;
 
 /** Which gate a block goes by, and how likely a pupil of this class meets it. */
 public final class GateOdds {
@@ -54,13 +53,7 @@ public final class GateOdds {
     static RateSpread rates(Placed placed, Setting setting) {
         RateSpread rates = new RateSpread();
         for (PlanPupil pupil : placed.members(setting)) {
-            Rung rung = placed.rungOf(pupil.id(), setting);
-            Optional<Standings.Tries> tries =
-                    setting.standings().tries(pupil.id(), placed.ladder().id(), rung.id());
-            rates.add(
-                    rung.pace().share(),
-                    tries.map(Standings.Tries::hits).orElse(0),
-                    tries.map(Standings.Tries::misses).orElse(0));
+            setting.standings().addTo(rates, pupil.id(), placed.ladder(), placed.rungOf(pupil.id(), setting));
         }
         return rates;
     }

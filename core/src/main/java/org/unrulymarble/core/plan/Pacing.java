@@ -12,10 +12,10 @@ import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Reach;
 
 /**
- * What a dose asks of this class: how long it takes them and how many get there, from their own tries and, for whoever has none on this rung,
+ * What a dose asks of this class: how long it takes them and how many get there, from their own ability and, for whoever has no try on this ladder,
  * from the rung's planning rate with wide uncertainty.
  *
- * @param byPlanningRate pupils without a counted try on their rung
+ * @param byPlanningRate pupils without a counted try on the ladder
  * @param halfSec seconds of one round until half of them are through; null by clock and by staircase, or beyond three limits
  * @param fourOfFiveSec the same for four of five
  * @param reachGate how many can be expected to meet the gate in the block; null where that cannot be told
@@ -37,12 +37,8 @@ public record Pacing(
         if (!placed.isTask()) return new Pacing(0, null, null, null, null, null, null);
         RateSpread rates = GateOdds.rates(placed, setting);
         int unknown = (int) placed.members(setting).stream()
-                .filter(pupil -> setting.standings()
-                        .tries(
-                                pupil.id(),
-                                placed.ladder().id(),
-                                placed.rungOf(pupil.id(), setting).id())
-                        .isEmpty())
+                .filter(pupil ->
+                        setting.standings().able(pupil.id(), placed.ladder()).isEmpty())
                 .count();
         return switch (placed.block().dose().type()) {
             case CLOCK -> new Pacing(unknown, null, null, reach(placed, rates, setting), null, null, null);

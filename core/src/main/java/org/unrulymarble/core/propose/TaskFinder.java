@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
-import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
@@ -19,7 +19,7 @@ import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Fits;
 import org.unrulymarble.core.record.Due;
-import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.skill.GateStandard;
 
 /** One rung of each ladder, where most of the class stand, with what can be done of it here and what that is good for now. The figures are ours. */
 final class TaskFinder {
@@ -36,9 +36,6 @@ final class TaskFinder {
 
     /** A day counts as the class's when a third of it took part. */
     private static final double OF_CLASS = 1 / 3.0;
-
-    /** A planning share weighs like so many tries of a pupil's own. */
-    private static final double PLANNING_TRIES = 6;
 
     private static final double NEAR_FROM = 0.25;
     private static final double NEAR_TO = 0.9;
@@ -134,22 +131,14 @@ final class TaskFinder {
         return stand.isEmpty() ? 0 : stand.get((stand.size() - 1) / 2);
     }
 
-    /** That a pupil passes the gate in one round of it; empty where that cannot be reckoned or no try of it was counted. */
+    /** That a pupil passes the gate in one round of it; empty where that cannot be reckoned or no try on the ladder was counted. */
     private Optional<Double> chance(PlanPupil pupil, Ladder ladder, Rung rung) {
-        Optional<Standings.Tries> tries = setting.standings().tries(pupil.id(), ladder.id(), rung.id());
-        if (tries.isEmpty() || !ladder.counted() || !GateChance.known(rung.measure(), rung.gate()))
-            return Optional.empty();
-        double share = rung.pace().share();
-        double hits = tries.get().hits();
-        double all = hits + tries.get().misses();
-        double p = (hits + PLANNING_TRIES * share) / (all + PLANNING_TRIES);
-        double secPerTry = p * rung.pace().hitSec() + (1 - p) * rung.pace().missSec();
-        double sec = rung.gate() instanceof Gate.SoManyIn timed
-                ? timed.inSec()
-                : rung.gate().outOf() != null
-                        ? rung.gate().outOf() * secPerTry + 1e-6
-                        : rung.doses().clock().workSec();
-        return Optional.of(GateChance.within(rung.measure(), rung.gate(), rung.pace(), p, sec));
+        if (!ladder.counted()
+                || !GateChance.known(rung.measure(), rung.gate())
+                || setting.standings().able(pupil.id(), ladder).isEmpty()) return Optional.empty();
+        RateSpread rates = new RateSpread();
+        setting.standings().addTo(rates, pupil.id(), ladder, rung);
+        return Optional.of(rates.mean(p -> GateStandard.chance(rung, p).orElseThrow()));
     }
 
     private boolean atHome() {

@@ -45,7 +45,9 @@ public record Advice(
         /** The measure can tell misses: tap them too. */
         TAP_MISSES,
         /** It cannot: take a round of so many tries. */
-        HITS_OF_TEN
+        HITS_OF_TEN,
+        /** Nothing is thrown there that could go in: rounds that meet the gate, or do not, are what counts. */
+        ROUNDS
     }
 
     /** A rung that was chosen in a run, by the pupil or for them, and the day. */
@@ -65,9 +67,8 @@ public record Advice(
             List<Attempt> attempts,
             List<Standing> standings,
             List<PupilRemark> remarks,
-            Readiness how,
-            LocalDate today) {
-        return of(pupilId, ladder, attempts, standings, remarks, how, today, true);
+            Judge judge) {
+        return of(pupilId, ladder, attempts, standings, remarks, judge, true);
     }
 
     /** @param opened whether with the rounds that it rests on: each has a share of its own to be worked out */
@@ -77,27 +78,16 @@ public record Advice(
             List<Attempt> attempts,
             List<Standing> standings,
             List<PupilRemark> remarks,
-            Readiness how,
-            LocalDate today,
+            Judge judge,
             boolean opened) {
+        Readiness how = judge.how();
         Standing stands = standings.stream()
                 .reduce((one, later) -> later.on().isBefore(one.on()) ? one : later)
                 .filter(s -> ladder.rung(s.rungId()).isPresent())
                 .orElse(null);
         Rung rung = ownRung(ladder, attempts, stands);
         List<SideAdvice> sides = new ArrayList<>();
-        for (Side side : Side.of(rung.sides()))
-            sides.add(SideAdvice.of(
-                    side,
-                    attempts.stream()
-                            .filter(a -> a.rungId().equals(rung.id())
-                                    && a.side() == side
-                                    && a.modifiers().isEmpty())
-                            .toList(),
-                    rung,
-                    how,
-                    today,
-                    opened));
+        for (Side side : Side.of(rung.sides())) sides.add(SideAdvice.of(side, attempts, ladder, rung, judge, opened));
         Map<Readiness.School, Mastery.Advice> bySchool = new EnumMap<>(Readiness.School.class);
         for (Readiness.School school : Readiness.School.values())
             bySchool.put(
@@ -125,6 +115,11 @@ public record Advice(
                         ? EvidenceWanted.NONE
                         : wanted(rung.measure()),
                 lastChose(attempts));
+    }
+
+    /** Whether the verdict rests on what has become too old on one side at least. */
+    public boolean seeAgain() {
+        return sides.stream().anyMatch(SideAdvice::seeAgain);
     }
 
     private static Chose lastChose(List<Attempt> attempts) {
@@ -156,7 +151,8 @@ public record Advice(
     }
 
     private static EvidenceWanted wanted(Measure measure) {
-        return measure.tappable() ? EvidenceWanted.TAP_MISSES : EvidenceWanted.HITS_OF_TEN;
+        if (measure.tappable()) return EvidenceWanted.TAP_MISSES;
+        return EvidenceWorth.countable(measure) ? EvidenceWanted.HITS_OF_TEN : EvidenceWanted.ROUNDS;
     }
 
     /**

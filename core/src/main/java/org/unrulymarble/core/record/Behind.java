@@ -1,16 +1,13 @@
 package org.unrulymarble.core.record;
 
 import java.util.List;
-import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
-import org.hipparchus.distribution.continuous.BetaDistribution;
-import org.hipparchus.special.Beta;
+import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.unrulymarble.core.chance.Rates;
 import org.unrulymarble.core.ladder.Side;
 
 /**
- * Which of a pupil's two sides is behind, and how sure that is: of the shares of tries where misses were counted on both, else of the rates of the
- * last rounds by the clock. Source: two independent beta rates, P(one < other) by integration; for counts in a time see {@link Rates}.
+ * Which of a pupil's two sides is behind, and how sure that is: of the abilities where tries were counted on both, else of the rates of the
+ * last rounds by the clock. Source: the difference of two abilities, each nearly normal; for counts in a time see {@link Rates}.
  *
  * @param side the one that is behind
  * @param chance that it truly is
@@ -18,9 +15,6 @@ import org.unrulymarble.core.ladder.Side;
 public record Behind(Side side, double chance) {
 
     private static final int LEAST_TRIES = 10;
-
-    /** Its points and weights take long to find, and are the same each time. */
-    private static final GaussIntegrator OVER_ALL_RATES = new GaussIntegratorFactory().legendre(64, 0, 1);
 
     /** On the rung where a pupil stands; null where it has one side or there is nothing to compare. */
     static Behind of(Advice a, List<Attempt> attempts) {
@@ -66,12 +60,9 @@ public record Behind(Side side, double chance) {
                 .orElse(null);
     }
 
-    /** P(rate of one < rate of other). */
+    /** P(ability of one < ability of other), each as sure as its own tries and their age make it. */
     private static double below(SideAdvice one, SideAdvice other) {
-        BetaDistribution ofOther = new BetaDistribution(1.0 + other.hits(), 1.0 + other.misses());
-        return Math.min(
-                1,
-                OVER_ALL_RATES.integrate(
-                        x -> ofOther.density(x) * Beta.regularizedBeta(x, 1.0 + one.hits(), 1.0 + one.misses())));
+        double sd = Math.hypot(one.abilitySd(), other.abilitySd());
+        return new NormalDistribution(0, sd).cumulativeProbability(other.ability() - one.ability());
     }
 }

@@ -30,7 +30,7 @@ public record LadderRecord(
 
     /**
      * @param attempts of this pupil on this ladder, in any order; standings and remarks likewise
-     * @param today bests of the week and the age of tries go by it
+     * @param judge bests of the week and the age of tries go by its day
      */
     public static LadderRecord of(
             String pupilId,
@@ -38,10 +38,9 @@ public record LadderRecord(
             List<Attempt> attempts,
             List<Advice.Standing> standings,
             List<PupilRemark> remarks,
-            Readiness how,
-            LocalDate today) {
+            Judge judge) {
         List<Challenge> challenges = Challenge.of(attempts, new Catalogue(List.of(ladder)));
-        Advice advice = Advice.of(pupilId, ladder, attempts, standings, remarks, how, today, false);
+        Advice advice = Advice.of(pupilId, ladder, attempts, standings, remarks, judge, false);
         Behind behind = Behind.of(advice, attempts);
         return new LadderRecord(
                 pupilId,
@@ -49,7 +48,7 @@ public record LadderRecord(
                 challenges,
                 advice,
                 behind,
-                Questions.onLadder(advice, behind, ladder, attempts, challenges, today),
+                Questions.onLadder(advice, behind, ladder, attempts, challenges, judge.today()),
                 attempts.stream()
                         .map(Attempt::on)
                         .min(Comparator.naturalOrder())
@@ -72,9 +71,8 @@ public record LadderRecord(
                 ladderId,
                 advice.rungId(),
                 advice.verdict(),
-                advice.sides().stream()
-                        .map(s -> new OnLadder.Counted(s.side(), s.hits(), s.misses()))
-                        .toList(),
+                advice.seeAgain(),
+                advice.sides().stream().map(OnLadder.OnSide::of).toList(),
                 challenges.stream().map(LadderRecord::done).toList(),
                 found,
                 firstOn,

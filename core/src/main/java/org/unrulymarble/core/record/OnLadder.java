@@ -9,7 +9,7 @@ import org.unrulymarble.core.ladder.Side;
 /**
  * One pupil on one ladder, as short as a look over a class needs it; {@link LadderRecord} tells the whole.
  *
- * @param rungId where the pupil stands, with the verdict and the counted tries that it rests on
+ * @param rungId where the pupil stands, with the verdict, whether it is too old to be leant on, and what each side says
  * @param challenges those that were tried, in the order in which they were first tried
  * @param found what the questions find here
  * @param firstOn,lastOn first and last day with a round, or null without any
@@ -20,7 +20,8 @@ public record OnLadder(
         String ladderId,
         String rungId,
         Mastery.Advice verdict,
-        List<Counted> counted,
+        boolean seeAgain,
+        List<OnSide> sides,
         List<Done> challenges,
         List<Questions.Found> found,
         LocalDate firstOn,
@@ -28,8 +29,37 @@ public record OnLadder(
         int rounds,
         int workedSec) {
 
-    /** Counted tries of one side on the rung where the pupil stands. */
-    public record Counted(Side side, int hits, int misses) {}
+    /**
+     * One side on the rung where the pupil stands.
+     *
+     * @param hits,misses counted there; {@code triesOnLadder} on all its rungs; {@code known} whether anything says something
+     * @param share of tries that go in today; {@code nextShare} on the rung above, null at the top
+     */
+    public record OnSide(
+            Side side,
+            int hits,
+            int misses,
+            boolean known,
+            double triesOnLadder,
+            double ability,
+            double abilitySd,
+            double share,
+            Double nextShare,
+            double chanceHolds) {
+        static OnSide of(SideAdvice s) {
+            return new OnSide(
+                    s.side(),
+                    s.hits(),
+                    s.misses(),
+                    s.known(),
+                    s.triesOnLadder(),
+                    s.ability(),
+                    s.abilitySd(),
+                    s.share().share(),
+                    s.nextShare() == null ? null : s.nextShare().share(),
+                    s.chanceHolds());
+        }
+    }
 
     /**
      * A challenge that was tried.
@@ -42,6 +72,17 @@ public record OnLadder(
     /** The same without what the questions find. */
     public OnLadder withoutFound() {
         return new OnLadder(
-                pupilId, ladderId, rungId, verdict, counted, challenges, List.of(), firstOn, lastOn, rounds, workedSec);
+                pupilId,
+                ladderId,
+                rungId,
+                verdict,
+                seeAgain,
+                sides,
+                challenges,
+                List.of(),
+                firstOn,
+                lastOn,
+                rounds,
+                workedSec);
     }
 }

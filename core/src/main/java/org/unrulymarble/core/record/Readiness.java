@@ -8,7 +8,8 @@ import org.unrulymarble.core.check.Fault;
  *
  * @param inARow rounds that meet the gate one after the other, 1 to 20
  * @param ofMet of the last {@code ofRounds} rounds so many meet the gate
- * @param holdShare share of tries that holds a rung, where its gate names none; above {@code floorShare}, at which it is better a rung back
+ * @param standard which share of tries holds a rung
+ * @param holdShare the share where one is for all, or where a gate gives none; above {@code floorShare}, at which it is better a rung back
  * @param sure how sure the reckoning must be, above 0.5 and below 1
  * @param minTries fewer weighted tries say nothing
  * @param halfLifeDays after so many days a try counts half
@@ -19,6 +20,7 @@ public record Readiness(
         Integer inARow,
         Integer ofMet,
         Integer ofRounds,
+        Standard standard,
         Double holdShare,
         Double floorShare,
         Double sure,
@@ -35,11 +37,21 @@ public record Readiness(
         PUPIL
     }
 
-    public static final Readiness USUAL = new Readiness(School.RECKONED, 3, 3, 5, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
+    /** Which share of tries holds a rung. */
+    public enum Standard {
+        /** The one at which the rung's own gate is met in half of the rounds. */
+        OWN_GATE,
+        /** One share for all rungs. */
+        ONE_FOR_ALL
+    }
+
+    public static final Readiness USUAL =
+            new Readiness(School.RECKONED, 3, 3, 5, Standard.OWN_GATE, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
 
     public Readiness {
         new Checks()
                 .required("school", school)
+                .required("standard", standard)
                 .range("inARow", inARow, 1, 20)
                 .range("ofMet", ofMet, 1, 20)
                 .range("ofRounds", ofRounds, 1, 20)

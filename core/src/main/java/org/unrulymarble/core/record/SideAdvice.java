@@ -1,87 +1,85 @@
 package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.chance.Share;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 
 /**
- * What one pupil's own tries on one side of a rung say. Source of the reckoning: {@link Mastery}, a rate ~ Beta(1 + hits, 1 + misses) with tries
- * halved every half-life; only rounds with counted misses are evidence. A round without them is the gate met or not, and stands beside it.
+ * What one pupil's own tries on one side say of the rung where they stand. The share, the certainty and the word are read from every try on the ladder:
+ * {@link SkillRead}. A round without counted misses stands beside it as a gate that was met or not.
  *
  * @param reckoned what the tries say; MORE where there are too few
+ * @param known whether any try or gate on the ladder says something; else the figures are those of somebody new
+ * @param seeAgain whether that has become too old to be leant on
  * @param hold the share of tries that holds this rung
- * @param hits,misses of the evidence, unweighted; weightedTries with age and doubt taken off
- * @param share of all the weighted tries, with its 90 % interval
- * @param unconfirmedShare of the weighted tries, from home or typed in and not confirmed
+ * @param hits,misses counted on this rung, unweighted; {@code weightedTries} with age and doubt taken off; {@code triesOnLadder} on all its rungs
+ * @param ability today, logits, with its {@code abilitySd}; comparable on this ladder only
+ * @param share of tries that go in on this rung today, with its 90 % interval; {@code nextShare} on the one above, null at the top
+ * @param practicesLeast,practicesMost days of practice until the rung is likely held; null where the record does not say
+ * @param unconfirmedShare of the counted tries here, from home or typed in and not confirmed
  * @param inARow rounds up to the last that met the gate one after the other
  * @param ofMet how many of the last {@code ofRounds} rounds met it
- * @param evidence the rounds that it rests on, newest first, with their weight
+ * @param evidence rounds with counted tries on this rung, newest first
  */
 public record SideAdvice(
         Side side,
         Mastery.Advice reckoned,
+        boolean known,
+        boolean seeAgain,
         double chanceHolds,
         double chanceBelowFloor,
         double hold,
         int hits,
         int misses,
         double weightedTries,
+        double triesOnLadder,
+        double ability,
+        double abilitySd,
         Share share,
+        Share nextShare,
+        Integer practicesLeast,
+        Integer practicesMost,
         double unconfirmedShare,
         int inARow,
         int ofMet,
         int ofRounds,
         List<Piece> evidence) {
 
-    /** One round of the evidence. {@code weight} is what each of its tries counts now, {@code share} its own share with its 90 % interval. */
+    /** One round of the evidence. {@code weight} is what each of its tries counts, {@code share} its own share with its 90 % interval. */
     public record Piece(String attemptId, LocalDate on, int hits, int misses, double weight, Share share) {}
 
     private static final double BAND = 0.9;
 
-    /** A floor of a gate that names its own share lies as far below it as the class's floor below the class's hold. */
-    private static double floor(double hold, Readiness how) {
-        return hold * how.floorShare() / how.holdShare();
-    }
-
-    /** The share that holds a rung: its gate's own, or the class's. */
-    static double hold(Rung rung, Readiness how) {
-        Integer of = rung.gate().outOf();
-        return of == null
-                ? how.holdShare()
-                : Math.min(0.98, (double) rung.gate().reach() / of);
-    }
-
     /**
-     * @param mine attempts of one pupil on this rung without modifiers and on this side
+     * @param attempts of one pupil on this ladder, in any order
      * @param opened whether with the evidence
      */
-    static SideAdvice of(Side side, List<Attempt> mine, Rung rung, Readiness how, LocalDate today, boolean opened) {
-        List<Attempt> inOrder = mine.stream()
-                .filter(a -> !a.trial() && a.jointWith().isEmpty())
+    static SideAdvice of(Side side, List<Attempt> attempts, Ladder ladder, Rung rung, Judge judge, boolean opened) {
+        Readiness how = judge.how();
+        SkillRead read = SkillRead.of(side, ladder, rung, attempts, judge);
+        List<Attempt> inOrder = attempts.stream()
+                .filter(a -> a.rungId().equals(rung.id())
+                        && a.side() == side
+                        && a.modifiers().isEmpty()
+                        && !a.trial()
+                        && a.jointWith().isEmpty())
                 .sorted(Comparator.comparing(Attempt::on).thenComparing(Attempt::set))
                 .toList();
-        List<Mastery.Evidence> evidence = new ArrayList<>();
         List<Piece> pieces = new ArrayList<>();
         double unconfirmed = 0;
         double all = 0;
-        double weightedHits = 0;
         int hits = 0;
         int misses = 0;
         for (Attempt a : inOrder) {
-            if (!a.isEvidence()) continue;
-            double daysAgo = Math.max(0, ChronoUnit.DAYS.between(a.on(), today));
-            double weight = Math.pow(0.5, daysAgo / how.halfLifeDays()) * (a.confirmed() ? 1 : how.unconfirmedWeight());
-            if (weight <= 0) continue;
-            // A weight is an age: half a try is a whole one a half-life older.
-            double asOld = -how.halfLifeDays() * Math.log(weight) / Math.log(2);
-            evidence.add(new Mastery.Evidence(Math.min(36_500, Math.max(0, asOld)), a.hits(), a.misses()));
+            double weight = EvidenceWorth.of(a, how);
+            if (!a.isEvidence() || weight <= 0) continue;
             if (opened)
                 pieces.add(new Piece(
                         a.id(),
@@ -93,25 +91,30 @@ public record SideAdvice(
             hits += a.hits();
             misses += a.misses();
             all += weight * (a.hits() + a.misses());
-            weightedHits += weight * a.hits();
             if (!a.confirmed()) unconfirmed += weight * (a.hits() + a.misses());
         }
         Collections.reverse(pieces);
-        double hold = hold(rung, how);
-        Mastery mastery = Mastery.of(new Mastery.MasteryAsk(
-                evidence, how.halfLifeDays(), hold, floor(hold, how), how.sure(), how.minTries()));
         List<Boolean> met = inOrder.stream().map(a -> Challenge.met(rung, a)).toList();
         List<Boolean> last = met.subList(Math.max(0, met.size() - how.ofRounds()), met.size());
+        SkillRead.Practices practices = read.practices();
         return new SideAdvice(
                 side,
-                mastery.advice(),
-                mastery.chanceHolds(),
-                mastery.chanceBelowFloor(),
-                hold,
+                read.word(),
+                read.known(),
+                read.seeAgain(),
+                read.chanceHolds(),
+                read.chanceBelowFloor(),
+                judge.difficulties(ladder).standard(rung.id()),
                 hits,
                 misses,
-                mastery.weightedTries(),
-                Share.weighted(weightedHits, all - weightedHits, BAND),
+                read.enough(),
+                read.tries(),
+                read.ability(),
+                read.sd(),
+                read.share(),
+                read.next(),
+                practices == null ? null : (Integer) practices.least(),
+                practices == null ? null : practices.most(),
                 all == 0 ? 0 : unconfirmed / all,
                 running(met),
                 (int) last.stream().filter(m -> m).count(),

@@ -1,57 +1,85 @@
 package org.unrulymarble.core.record;
 
+import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.skill.Ability;
+import org.unrulymarble.core.skill.LearntSkill;
+import org.unrulymarble.core.skill.SkillFigures;
 
-/** Where the pupils of a class stand, as a plan needs it: tries whose misses were counted, and rungs that were completed. */
+/** Where the pupils of a class stand and what they can do, as a plan needs it: the same ability that their pages show. */
 public final class Standings {
 
     /** Nothing is known of anybody. */
-    public static final Standings NONE = new Standings(List.of(), List.of());
+    public static final Standings NONE =
+            new Standings(new Judge(Readiness.USUAL, LearntSkill.NOTHING, LocalDate.EPOCH), List.of());
 
-    /** Tries of one pupil on one rung without modifiers, all with counted misses. */
-    public record Tries(String pupilId, String ladderId, String rungId, int hits, int misses) {}
+    /**
+     * One pupil on one ladder.
+     *
+     * @param rungId where they stand, by whatever was said or done
+     * @param ability today, logits, the mean of the sides that were tried there; with its {@code sd}
+     * @param known whether any try or gate says something
+     */
+    public record Able(String pupilId, String ladderId, String rungId, double ability, double sd, boolean known) {
 
-    /** A rung that a pupil has completed. */
-    public record Completed(String pupilId, String ladderId, String rungId) {}
-
-    private record Key(String pupilId, String ladderId, String rungId) {}
-
-    private final Map<Key, Tries> tries = new HashMap<>();
-    private final Set<Key> completed = new HashSet<>();
-    private final Map<OnLadder, String> own = new HashMap<>();
-
-    private record OnLadder(String pupilId, String ladderId) {}
-
-    /** A rung that a pupil stands on, by whatever was said or done. */
-    public record Own(String pupilId, String ladderId, String rungId) {}
-
-    public Standings(List<Tries> tries, List<Own> own, List<Completed> completed) {
-        this(tries, completed);
-        for (Own o : own) this.own.put(new OnLadder(o.pupilId(), o.ladderId()), o.rungId());
+        public static Able of(OnLadder r) {
+            List<OnLadder.OnSide> seen =
+                    r.sides().stream().filter(OnLadder.OnSide::known).toList();
+            if (seen.isEmpty()) return new Able(r.pupilId(), r.ladderId(), r.rungId(), 0, 0, false);
+            return new Able(
+                    r.pupilId(),
+                    r.ladderId(),
+                    r.rungId(),
+                    seen.stream()
+                            .mapToDouble(OnLadder.OnSide::ability)
+                            .average()
+                            .orElseThrow(),
+                    Math.sqrt(seen.stream()
+                            .mapToDouble(s -> s.abilitySd() * s.abilitySd())
+                            .average()
+                            .orElseThrow()),
+                    true);
+        }
     }
 
-    public Standings(List<Tries> tries, List<Completed> completed) {
-        for (Tries t : tries) this.tries.put(new Key(t.pupilId(), t.ladderId(), t.rungId()), t);
-        for (Completed c : completed) this.completed.add(new Key(c.pupilId(), c.ladderId(), c.rungId()));
+    private record Key(String pupilId, String ladderId) {}
+
+    private final Judge judge;
+    private final Map<Key, Able> able = new HashMap<>();
+
+    public Standings(Judge judge, List<Able> able) {
+        this.judge = judge;
+        for (Able a : able) this.able.put(new Key(a.pupilId(), a.ladderId()), a);
     }
 
-    public Optional<Tries> tries(String pupilId, String ladderId, String rungId) {
-        return Optional.ofNullable(tries.get(new Key(pupilId, ladderId, rungId)));
+    /** What a pupil can do on a ladder; empty where no try says anything. */
+    public Optional<Able> able(String pupilId, Ladder ladder) {
+        return Optional.ofNullable(able.get(new Key(pupilId, ladder.id()))).filter(Able::known);
     }
 
-    /** The rung that a pupil works on next: where they stand, else the first that is not completed, else the last. */
+    /** The rung that a pupil works on: where they stand, else the first. */
     public Rung ownRung(String pupilId, Ladder ladder) {
-        Optional<Rung> stands =
-                Optional.ofNullable(own.get(new OnLadder(pupilId, ladder.id()))).flatMap(ladder::rung);
-        if (stands.isPresent()) return stands.get();
-        for (Rung rung : ladder.rungs()) if (!completed.contains(new Key(pupilId, ladder.id(), rung.id()))) return rung;
-        return ladder.rungs().get(ladder.rungs().size() - 1);
+        return Optional.ofNullable(able.get(new Key(pupilId, ladder.id())))
+                .flatMap(a -> ladder.rung(a.rungId()))
+                .orElse(ladder.rungs().get(0));
+    }
+
+    /**
+     * Adds how often a pupil's tries will go in on a rung, the form of the day included: by their own ability, or, where nobody knows that, at the
+     * rung's planning rate with the spread of pupils.
+     */
+    public void addTo(RateSpread rates, String pupilId, Ladder ladder, Rung rung) {
+        SkillFigures figures = judge.learnt().figures();
+        Optional<Able> known = able(pupilId, ladder);
+        rates.add(
+                known.map(a -> a.ability() - judge.difficulties(ladder).of(rung.id()))
+                        .orElse(Ability.logit(rung.pace().share())),
+                Math.hypot(known.map(Able::sd).orElse(figures.priorSd()), figures.formSd()));
     }
 }

@@ -12,8 +12,11 @@ public record TriedShare(String pupilId, String ladderId, String rungId, int hit
     private static final double SURE = 0.9;
     private static final int MOST = 100_000;
 
+    /** Tries of one pupil on one rung without modifiers, all with counted misses. */
+    public record Sum(String pupilId, String ladderId, String rungId, int hits, int misses) {}
+
     /** One for each pupil and rung. */
-    public static List<TriedShare> of(List<Standings.Tries> sums) {
+    public static List<TriedShare> of(List<Sum> sums) {
         return sums.stream()
                 .map(t -> {
                     int hits = Math.min(MOST, t.hits());

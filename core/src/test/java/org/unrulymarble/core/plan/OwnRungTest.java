@@ -3,11 +3,15 @@ package org.unrulymarble.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.record.Judge;
+import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.core.record.Standings;
-import org.unrulymarble.core.record.Standings.Own;
+import org.unrulymarble.core.record.Standings.Able;
+import org.unrulymarble.core.skill.LearntSkill;
 
 class OwnRungTest {
 
@@ -43,16 +47,16 @@ class OwnRungTest {
     /** A block for each on their own, planned on one rung, with a pupil who stands on each of the others. */
     private static BlockPlan plan(String ladderId, int planned, Place place, int... stand) {
         Setting setting = World.setting(place, stand.length);
-        List<Own> own = new java.util.ArrayList<>();
+        List<Able> own = new java.util.ArrayList<>();
         for (int i = 0; i < stand.length; i++)
-            own.add(new Own(setting.pupils().get(i).id(), ladderId, rung(ladderId, stand[i])));
+            own.add(new Able(setting.pupils().get(i).id(), ladderId, rung(ladderId, stand[i]), 0, 0, false));
         Setting known = new Setting(
                 place,
                 setting.pupils(),
                 World.FULL,
                 World.CATALOGUE,
                 World.PLANNING,
-                new Standings(List.of(), own, List.of()));
+                new Standings(new Judge(Readiness.USUAL, LearntSkill.NOTHING, LocalDate.EPOCH), own));
         Lesson lesson =
                 World.lesson(40, World.task(ladderId, rung(ladderId, planned), d -> d.rungBy = Block.RungBy.OWN));
         return LessonPlan.of(lesson, known).blocks().get(0);

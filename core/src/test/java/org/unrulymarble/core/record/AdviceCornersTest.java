@@ -2,8 +2,10 @@ package org.unrulymarble.core.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import org.hipparchus.distribution.discrete.BinomialDistribution;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.check.Refused;
@@ -46,10 +48,11 @@ class AdviceCornersTest extends OfAda {
     }
 
     @Test
-    void where_misses_cannot_be_tapped_a_round_of_ten_is_wanted() {
+    void what_is_wanted_next_is_what_the_measure_can_give() {
         ran(1, 20_000);
 
-        assertThat(advice(COURSE).evidenceWanted()).isEqualTo(Advice.EvidenceWanted.HITS_OF_TEN);
+        // Nobody can take ten of a course and tell how many went in.
+        assertThat(advice(COURSE).evidenceWanted()).isEqualTo(Advice.EvidenceWanted.ROUNDS);
     }
 
     @Test
@@ -66,24 +69,14 @@ class AdviceCornersTest extends OfAda {
     }
 
     @Test
-    void where_nobody_said_or_did_anything_the_first_rung_that_is_not_completed_is_next() {
+    void where_nobody_said_or_did_anything_it_begins_at_the_first_rung() {
         String first = CLAPS.rungs().get(0).id();
-        Standings.Tries tries = new Standings.Tries("ada", CLAPS.id(), first, 7, 3);
-        Standings known = new Standings(List.of(tries), List.of(new Standings.Completed("ada", CLAPS.id(), first)));
-        assertThat(known.tries("ada", CLAPS.id(), first)).contains(tries);
-        assertThat(known.tries("ben", CLAPS.id(), first)).isEmpty();
-        assertThat(known.ownRung("ada", CLAPS)).isEqualTo(CLAPS.rungs().get(1));
-        assertThat(known.ownRung("ben", CLAPS)).isEqualTo(CLAPS.rungs().get(0));
-        List<Standings.Completed> all = CLAPS.rungs().stream()
-                .map(r -> new Standings.Completed("ada", CLAPS.id(), r.id()))
-                .toList();
-        assertThat(new Standings(List.of(), all).ownRung("ada", CLAPS))
-                .isEqualTo(CLAPS.rungs().get(CLAPS.rungs().size() - 1));
-        assertThat(new Standings(List.of(), List.of(new Standings.Own("ada", CLAPS.id(), ONE_HAND)), all)
-                        .ownRung("ada", CLAPS)
-                        .id())
-                .isEqualTo(ONE_HAND);
-        assertThat(TriedShare.of(List.of(tries)))
+        Standings known = new Standings(JUDGE, List.of(new Standings.Able("ada", CLAPS.id(), ONE_HAND, 0, 0, false)));
+        assertThat(known.ownRung("ada", CLAPS).id()).isEqualTo(ONE_HAND);
+        // Put there without a try: where they stand is known, what they can do is not.
+        assertThat(known.able("ada", CLAPS)).isEmpty();
+        assertThat(known.ownRung("ben", CLAPS).id()).isEqualTo(first);
+        assertThat(TriedShare.of(List.of(new TriedShare.Sum("ada", CLAPS.id(), first, 7, 3))))
                 .singleElement()
                 .satisfies(s -> assertThat(s.share().low()).isLessThan(0.7).isPositive());
     }
@@ -97,11 +90,11 @@ class AdviceCornersTest extends OfAda {
     }
 
     @Test
-    void the_standard_to_hold_is_the_gates_own_share() {
+    void the_standard_to_hold_is_the_share_that_meets_the_gate_in_half_of_the_rounds() {
         threw(1, 5, 5);
-        assertThat(advice(RINGS).sides().get(0).hold())
-                .isEqualTo((double) RINGS.rung(BIG).orElseThrow().gate().reach()
-                        / RINGS.rung(BIG).orElseThrow().gate().outOf());
+        double hold = advice(RINGS).sides().get(0).hold();
+        // Seven of ten, by the binomial tail.
+        assertThat(new BinomialDistribution(10, hold).cumulativeProbability(6)).isCloseTo(0.5, within(0.001));
         assertThat(attempts.get(0).withId("other").id()).isEqualTo("other");
         assertThat(attempts.get(0).withId("other").hits()).isEqualTo(5);
     }
@@ -115,6 +108,17 @@ class AdviceCornersTest extends OfAda {
     }
 
     private static Readiness how(Integer ofMet, Integer ofRounds, Double hold, Double floor) {
-        return new Readiness(Readiness.School.RECKONED, 3, ofMet, ofRounds, hold, floor, 0.9, 12.0, 42.0, 0.5);
+        return new Readiness(
+                Readiness.School.RECKONED,
+                3,
+                ofMet,
+                ofRounds,
+                Readiness.Standard.OWN_GATE,
+                hold,
+                floor,
+                0.9,
+                12.0,
+                42.0,
+                0.5);
     }
 }

@@ -15,6 +15,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.core.run.What;
+import org.unrulymarble.core.skill.LearntSkill;
 
 class AdviceTest {
 
@@ -31,23 +32,13 @@ class AdviceTest {
     private final List<PupilRemark> remarks = new ArrayList<>();
     private Readiness how = Readiness.USUAL;
 
-    /** The check for truth: of pupils whose rates are drawn evenly, as many hold as is stated, tenth by tenth. */
-    @Test
-    void a_stated_certainty_is_true() {
-        PupilsOfKnownRate.Outcome outcome = PupilsOfKnownRate.of(80_000, 7, PupilsOfKnownRate::evenly, 0, 1e9);
-
-        assertThat(outcome.tenths()).allSatisfy(t -> assertThat(t.pupils()).isGreaterThan(200));
-        assertThat(outcome.worst(0)).isLessThanOrEqualTo(0.03);
-        assertThat(outcome.sentUpByUs()).isLessThan(outcome.sentUpByRun());
-    }
-
     @Test
     void both_sides_must_be_ready_and_the_one_that_lacks_tries_holds_up_the_other() {
-        tries(Side.RIGHT, 29, 1, 2);
+        tries(Side.RIGHT, 29, 1, 30);
         assertThat(advice().sides().get(0).reckoned()).isEqualTo(Mastery.Advice.UP);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.MORE);
 
-        tries(Side.LEFT, 29, 1, 2);
+        tries(Side.LEFT, 29, 1, 30);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
         tries(Side.LEFT, 2, 60, 1);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.BACK);
@@ -116,8 +107,64 @@ class AdviceTest {
                 .containsEntry(Readiness.School.N_OF_M, Mastery.Advice.UP)
                 .containsEntry(Readiness.School.PUPIL, Mastery.Advice.BACK)
                 .containsEntry(Readiness.School.TEACHER, Mastery.Advice.STAY);
-        how = new Readiness(Readiness.School.IN_A_ROW, 3, 3, 5, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
+        how = new Readiness(
+                Readiness.School.IN_A_ROW, 3, 3, 5, Readiness.Standard.OWN_GATE, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
+    }
+
+    @Test
+    void a_word_changes_by_new_tries_only_and_a_number_ages_until_it_must_be_seen_again() {
+        List<Attempt> lately = new ArrayList<>();
+        for (Side side : List.of(Side.RIGHT, Side.LEFT)) lately.add(attempt(side, 28, 40, 2, 0, true));
+        for (int weeks : new int[] {0, 4, 60}) {
+            LocalDate then = TODAY.plusWeeks(weeks);
+            Advice later = Advice.of("ada", LADDER, lately, said, remarks, new Judge(how, LearntSkill.NOTHING, then));
+            assertThat(later.verdict()).isEqualTo(Mastery.Advice.UP);
+            assertThat(later.seeAgain()).isEqualTo(weeks == 60);
+            SideAdvice right = later.sides().get(0);
+            assertThat(right.share().high() - right.share().low()).isBetween(0.1 + weeks / 200.0, 0.35 + weeks / 80.0);
+        }
+    }
+
+    @Test
+    void a_word_that_came_stays_through_a_middling_day_and_goes_after_a_bad_one() {
+        said.clear();
+        said.add(new Advice.Standing("ada", LADDER.id(), RUNG, TODAY.minusDays(100), "Ms Okafor", "start here"));
+        for (Side side : List.of(Side.RIGHT, Side.LEFT)) attempts.add(attempt(side, 26, 40, 5, 21, true));
+        assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
+        double hold = advice().sides().get(0).hold();
+        int hits = (int) Math.round(hold * 20);
+        tries(Side.RIGHT, hits, 20 - hits, 7);
+        assertThat(advice().sides().get(0).chanceHolds()).isBetween(0.6, 0.9);
+        assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
+        tries(Side.RIGHT, 4, 16, 0);
+        assertThat(advice().verdict()).isNotEqualTo(Mastery.Advice.UP);
+    }
+
+    @Test
+    void tries_on_the_rung_below_tell_of_this_one_but_no_word_is_said_without_any_here() {
+        String below = LADDER.rungs().get(LADDER.numberOf(RUNG) - 1).id();
+        double unseen = advice().sides().get(0).share().share();
+        for (int day = 1; day < 5; day++) attempts.add(onRung(below, attempt(Side.NONE, 30, 40, 0, day, true)));
+
+        SideAdvice right = advice().sides().get(0);
+        assertThat(right.share().share()).isGreaterThan(unseen);
+        assertThat(right.triesOnLadder()).isEqualTo(120);
+        assertThat(advice().verdict()).isEqualTo(Mastery.Advice.MORE);
+        for (Side side : List.of(Side.RIGHT, Side.LEFT)) attempts.add(attempt(side, 6, 40, 0, 0, true));
+        assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
+    }
+
+    @Test
+    void rounds_that_meet_the_gate_say_something_where_only_hits_are_known() {
+        double unseen = advice().sides().get(0).chanceHolds();
+        for (int i = 1; i < 6; i++) attempts.add(attempt(Side.RIGHT, 40, 40, null, 7 * i, true));
+        double met = advice().sides().get(0).chanceHolds();
+        attempts.clear();
+        for (int i = 1; i < 6; i++) attempts.add(attempt(Side.RIGHT, 2, 40, null, 7 * i, true));
+
+        assertThat(List.of(advice().sides().get(0).chanceHolds(), unseen, met)).isSorted();
+        assertThat(met - unseen).isGreaterThan(0.1);
     }
 
     @Test
@@ -142,7 +189,7 @@ class AdviceTest {
     }
 
     private Advice advice() {
-        return Advice.of("ada", LADDER, attempts, said, remarks, how, TODAY);
+        return Advice.of("ada", LADDER, attempts, said, remarks, new Judge(how, LearntSkill.NOTHING, TODAY));
     }
 
     private void tries(Side side, int hits, int misses, int daysAgo) {

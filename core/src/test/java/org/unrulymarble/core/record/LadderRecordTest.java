@@ -15,6 +15,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
+import org.unrulymarble.core.skill.LearntSkill;
 
 /** What is kept of a pupil on a ladder, and what is told over time and in order. */
 class LadderRecordTest {
@@ -122,8 +123,7 @@ class LadderRecordTest {
                 attempts.stream().filter(a -> a.pupilId().equals(pupilId)).toList(),
                 List.of(),
                 List.of(),
-                Readiness.USUAL,
-                TODAY);
+                new Judge(Readiness.USUAL, LearntSkill.NOTHING, TODAY));
     }
 
     private void tried(String pupilId, Side side, int daysAgo, int score, int workSec, Detail detail) {

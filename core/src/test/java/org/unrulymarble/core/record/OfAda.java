@@ -11,6 +11,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
+import org.unrulymarble.core.skill.LearntSkill;
 
 /** What Ada has tried, for tests of what is concluded from it. */
 abstract class OfAda {
@@ -27,6 +28,8 @@ abstract class OfAda {
     static final String BIG = "big-ring";
     static final Ladder COURSE = CATALOGUE.ladder("weave-and-back").orElseThrow();
     static final String TIMED = "on-the-clock";
+
+    static final Judge JUDGE = new Judge(Readiness.USUAL, LearntSkill.NOTHING, TODAY);
 
     final List<Attempt> attempts = new ArrayList<>();
 
@@ -102,7 +105,7 @@ abstract class OfAda {
     }
 
     Advice advice(Ladder ladder, PupilRemark... words) {
-        return Advice.of("ada", ladder, attempts, List.of(), List.of(words), Readiness.USUAL, TODAY);
+        return Advice.of("ada", ladder, attempts, List.of(), List.of(words), JUDGE);
     }
 
     Challenge challenge(Ladder ladder) {
@@ -110,7 +113,7 @@ abstract class OfAda {
     }
 
     LadderRecord record(Ladder ladder) {
-        return LadderRecord.of("ada", ladder, attempts, List.of(), List.of(), Readiness.USUAL, TODAY);
+        return LadderRecord.of("ada", ladder, attempts, List.of(), List.of(), JUDGE);
     }
 
     /** Hits and misses of one hand on the two-sided rung. */

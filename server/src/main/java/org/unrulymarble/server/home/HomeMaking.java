@@ -213,7 +213,7 @@ public class HomeMaking {
                 kit.kit(),
                 ladders.catalogue(),
                 planning,
-                records.standings(c.id(), all, true));
+                records.standings(c.id(), all));
         int year = LocalDate.now(clock).getYear();
         List<Part> parts = new ArrayList<>();
         for (Pupil pupil : c.pupils()) {

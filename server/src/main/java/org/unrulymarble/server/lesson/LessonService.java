@@ -245,8 +245,7 @@ public class LessonService {
                 .map(Block::ladderId)
                 .filter(Objects::nonNull)
                 .collect(Collectors.toSet());
-        boolean ownRungs = lesson.blocks().stream().anyMatch(b -> b.rungBy() != Block.RungBy.ONE);
-        return setting(schoolClass, space, records.standings(classId, ladderIds, ownRungs));
+        return setting(schoolClass, space, records.standings(classId, ladderIds));
     }
 
     private Setting setting(SchoolClass schoolClass, SpaceRow space, Standings standings) {
@@ -284,8 +283,7 @@ public class LessonService {
         SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
         List<String> all = ladders.catalogue().all().stream().map(Ladder::id).toList();
         return new ForProposal(
-                setting(schoolClass, space, records.standings(row.classId(), all, true)),
-                records.practised(row.classId()));
+                setting(schoolClass, space, records.standings(row.classId(), all)), records.practised(row.classId()));
     }
 
     /**

@@ -27,8 +27,8 @@ import org.unrulymarble.core.propose.Propose;
 import org.unrulymarble.core.propose.ProposeAsk;
 import org.unrulymarble.core.propose.Proposer;
 import org.unrulymarble.core.record.Due;
-import org.unrulymarble.core.record.Skill;
 import org.unrulymarble.core.rotation.Groups;
+import org.unrulymarble.core.skill.Skill;
 
 /** One question, one answer, nothing kept. Field names and units are the core's own. */
 @RestController

@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.record.Advice;
+import org.unrulymarble.core.record.Judge;
 import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
@@ -23,12 +24,15 @@ class AdviceService {
     private final StandingRows standings;
     private final ReadinessRows readiness;
     private final LadderService ladders;
+    private final SkillService skill;
     private final Clock clock;
 
-    AdviceService(StandingRows standings, ReadinessRows readiness, LadderService ladders, Clock clock) {
+    AdviceService(
+            StandingRows standings, ReadinessRows readiness, LadderService ladders, SkillService skill, Clock clock) {
         this.standings = standings;
         this.readiness = readiness;
         this.ladders = ladders;
+        this.skill = skill;
         this.clock = clock;
     }
 
@@ -84,6 +88,12 @@ class AdviceService {
         return standings.findByClassIdOrderBySaidAtAsc(classId).stream()
                 .map(StandingRow::standing)
                 .toList();
+    }
+
+    /** By what the records of a class are concluded today. */
+    @Transactional(readOnly = true)
+    Judge judge(UUID classId) {
+        return new Judge(readiness(classId).readiness(), skill.now().skill(), today());
     }
 
     LocalDate today() {

@@ -11,6 +11,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.jpa.repository.QueryHints;
+import org.unrulymarble.core.ladder.Side;
 
 interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     /** From the {@code from}-th newest on. */
@@ -111,6 +112,39 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             order by min(a.onDay)
             """)
     List<TriesSum> triesOfClass(UUID classId);
+
+    /** Counted tries of everybody by pupil, ladder, side, day and rung, in that order; only what somebody of the school stands for. */
+    @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
+    @Query("""
+            select a.pupilId as pupilId, a.ladderId as ladderId, a.side as side, a.onDay as onDay, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
+            from AttemptRow a
+            where a.hits is not null and a.misses is not null and a.hits + a.misses > 0 and a.modifiers = '' and not a.struck and not a.trial and a.jointWith = '' and a.confirmed
+            group by a.pupilId, a.ladderId, a.side, a.onDay, a.rungId
+            order by a.pupilId, a.ladderId, a.side, a.onDay, a.rungId
+            """)
+    Stream<DayOnRung> streamDaysOnRungs();
+
+    interface DayOnRung {
+        UUID getPupilId();
+
+        String getLadderId();
+
+        Side getSide();
+
+        LocalDate getOnDay();
+
+        String getRungId();
+
+        long getHits();
+
+        long getMisses();
+    }
+
+    @Query("""
+            select coalesce(sum(a.hits + a.misses), 0) from AttemptRow a
+            where a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck and not a.trial and a.jointWith = '' and a.confirmed
+            """)
+    long countedTries();
 
     interface TriesSum {
         UUID getPupilId();

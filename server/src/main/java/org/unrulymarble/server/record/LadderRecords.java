@@ -18,10 +18,10 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.record.Judge;
 import org.unrulymarble.core.record.LadderRecord;
 import org.unrulymarble.core.record.OnLadder;
 import org.unrulymarble.core.record.PupilRemark;
-import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.server.ladder.LadderChanged;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.Build;
@@ -42,6 +42,7 @@ class LadderRecords {
     private final AttemptRows attempts;
     private final RemarkRows remarks;
     private final AdviceService advice;
+    private final SkillService skill;
     private final LadderService ladders;
     private final EntityManager store;
     private final Clock clock;
@@ -52,6 +53,7 @@ class LadderRecords {
             AttemptRows attempts,
             RemarkRows remarks,
             AdviceService advice,
+            SkillService skill,
             LadderService ladders,
             EntityManager store,
             Clock clock,
@@ -60,6 +62,7 @@ class LadderRecords {
         this.attempts = attempts;
         this.remarks = remarks;
         this.advice = advice;
+        this.skill = skill;
         this.ladders = ladders;
         this.store = store;
         this.clock = clock;
@@ -69,7 +72,7 @@ class LadderRecords {
     /** Of each pupil and ladder of a class; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<OnLadder> ofClass(UUID classId) {
-        return briefs(rows.briefOfClass(classId, today(), build.rules()));
+        return briefs(rows.briefOfClass(classId, today(), maker()));
     }
 
     private static List<OnLadder> briefs(List<LadderRecordRows.Kept> kept) {
@@ -81,7 +84,7 @@ class LadderRecords {
     /** Of one pupil on each ladder; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<LadderRecord> ofPupil(UUID pupilId) {
-        return rows.wholeOfPupil(pupilId, today(), build.rules()).stream()
+        return rows.wholeOfPupil(pupilId, today(), maker()).stream()
                 .map(LadderRecords::whole)
                 .toList();
     }
@@ -89,7 +92,7 @@ class LadderRecords {
     /** Of a whole class on one ladder; {@link #bringUpToDate} comes first. */
     @Transactional(readOnly = true)
     List<LadderRecord> onLadder(UUID classId, String ladderId) {
-        return rows.wholeOfLadder(classId, ladderId, today(), build.rules()).stream()
+        return rows.wholeOfLadder(classId, ladderId, today(), maker()).stream()
                 .map(LadderRecords::whole)
                 .toList();
     }
@@ -101,10 +104,10 @@ class LadderRecords {
     /** Where the pupils of a class stand, of some ladders; what is not up to date is worked out and not kept. */
     @Transactional(readOnly = true)
     List<OnLadder> standing(UUID classId, Collection<String> ladderIds) {
-        List<LadderRecordRows.Due> due = rows.due(classId, today(), build.rules()).stream()
+        List<LadderRecordRows.Due> due = rows.due(classId, today(), maker()).stream()
                 .filter(d -> ladderIds.contains(d.getLadderId()))
                 .toList();
-        List<OnLadder> out = new ArrayList<>(briefs(rows.briefOnLadders(classId, ladderIds, today(), build.rules())));
+        List<OnLadder> out = new ArrayList<>(briefs(rows.briefOnLadders(classId, ladderIds, today(), maker())));
         if (!due.isEmpty()) workOut(classId, due).values().forEach(r -> out.add(r.brief()));
         return out;
     }
@@ -112,13 +115,13 @@ class LadderRecords {
     /** Classes of which something has to be worked out. */
     @Transactional(readOnly = true)
     List<UUID> classesDue() {
-        return rows.classesDue(today(), build.rules());
+        return rows.classesDue(today(), maker());
     }
 
     /** Works out what has changed in a class since it was last looked at; after midnight all of it, since tries age by the day. */
     void bringUpToDate(UUID classId) {
         LocalDate today = today();
-        List<LadderRecordRows.Due> due = rows.due(classId, today, build.rules());
+        List<LadderRecordRows.Due> due = rows.due(classId, today, maker());
         if (due.isEmpty()) return;
         Map<Key, LadderRecord> made = workOut(classId, due);
         // Five years of attempts would be looked through for changes before each row that is written.
@@ -131,7 +134,7 @@ class LadderRecords {
                         d.getLadderId(),
                         d.getStamp(),
                         today,
-                        build.rules(),
+                        maker(),
                         JSON.writeValueAsString(r.brief()),
                         JSON.writeValueAsString(r));
         }
@@ -160,8 +163,7 @@ class LadderRecords {
                 words.computeIfAbsent(key(r.pupilId(), r.ladderId()), k -> new ArrayList<>())
                         .add(r);
         }
-        Readiness how = advice.readiness(classId).readiness();
-        LocalDate today = today();
+        Judge judge = advice.judge(classId);
         Map<Key, LadderRecord> out = new HashMap<>();
         for (Key key : keys) {
             Ladder ladder = known.get(key.ladderId());
@@ -174,8 +176,7 @@ class LadderRecords {
                                 tried.getOrDefault(key, List.of()),
                                 said.getOrDefault(key, List.of()),
                                 words.getOrDefault(key, List.of()),
-                                how,
-                                today));
+                                judge));
         }
         return out;
     }
@@ -210,6 +211,11 @@ class LadderRecords {
     @EventListener
     void changed(LadderChanged changed) {
         if (!changed.ladderIds().isEmpty()) rows.emptyLadders(changed.ladderIds());
+    }
+
+    /** Which rules, and which learnt figures, a record is concluded by. */
+    private String maker() {
+        return build.rules() + "/" + skill.now().skill().version();
     }
 
     private LocalDate today() {

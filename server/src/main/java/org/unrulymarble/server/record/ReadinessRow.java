@@ -29,6 +29,10 @@ class ReadinessRow {
 
     private int ofMet;
     private int ofRounds;
+
+    @Enumerated(EnumType.STRING)
+    private Readiness.Standard standard;
+
     private double holdShare;
     private double floorShare;
     private double sure;
@@ -48,6 +52,7 @@ class ReadinessRow {
         inARow = how.inARow();
         ofMet = how.ofMet();
         ofRounds = how.ofRounds();
+        standard = how.standard();
         holdShare = how.holdShare();
         floorShare = how.floorShare();
         sure = how.sure();
@@ -66,6 +71,7 @@ class ReadinessRow {
                 inARow,
                 ofMet,
                 ofRounds,
+                standard,
                 holdShare,
                 floorShare,
                 sure,

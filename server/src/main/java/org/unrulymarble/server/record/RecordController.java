@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,6 +15,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.Ranked;
 import org.unrulymarble.core.record.TriedShare;
+import org.unrulymarble.core.skill.SkillFigures;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.store.ClassAccess;
@@ -28,13 +30,15 @@ class RecordController {
 
     private final RecordViews views;
     private final LadderRecords kept;
+    private final SkillService skill;
     private final ClassAccess access;
     private final Audit audit;
 
-    RecordController(RecordViews views, LadderRecords kept, ClassAccess access, Audit audit) {
+    RecordController(RecordViews views, LadderRecords kept, SkillService skill, ClassAccess access, Audit audit) {
         this.audit = audit;
         this.views = views;
         this.kept = kept;
+        this.skill = skill;
         this.access = access;
     }
 
@@ -66,6 +70,44 @@ class RecordController {
                 .done();
         access.teach(id);
         return views.taught(id, from, to);
+    }
+
+    /**
+     * By what abilities are read.
+     *
+     * @param afterALesson what a lesson of practice makes of a share of a half; {@code onAGoodDay} what a good day does
+     * @param learntMs when it was learnt, or null while the house's own figures hold
+     */
+    record SkillView(
+            int version,
+            SkillFigures figures,
+            double afterALesson,
+            double onAGoodDay,
+            long tries,
+            int pupils,
+            Long learntMs) {
+        static SkillView of(SkillService.Learnt l) {
+            return new SkillView(
+                    l.skill().version(),
+                    l.skill().figures(),
+                    l.skill().figures().afterALesson(),
+                    l.skill().figures().onAGoodDay(),
+                    l.skill().tries(),
+                    l.skill().pupils(),
+                    l.at() == null ? null : (Long) l.at().toEpochMilli());
+        }
+    }
+
+    @GetMapping("/skill")
+    SkillView skill() {
+        return SkillView.of(skill.now());
+    }
+
+    /** Learns from all records now; else it is done by night. */
+    @PostMapping("/skill/learn")
+    SkillView learn() {
+        SignedIn.onlyAdministrators();
+        return SkillView.of(skill.learn());
     }
 
     /** How often each pupil's counted tries went in, rung by rung. */

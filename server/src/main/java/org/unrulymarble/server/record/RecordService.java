@@ -182,22 +182,15 @@ public class RecordService {
         return (double) day.getHits() / (day.getHits() + day.getMisses());
     }
 
-    /** Where a class stands on some ladders, as a plan needs it. */
+    /** Where a class stands on some ladders and what its pupils can do there, as a plan needs it. */
     @Transactional(readOnly = true)
-    public Standings standings(UUID classId, Collection<String> ladderIds, boolean ownRungs) {
+    public Standings standings(UUID classId, Collection<String> ladderIds) {
         if (ladderIds.isEmpty()) return Standings.NONE;
-        List<Standings.Tries> tries = rows.tries(classId, ladderIds).stream()
-                .map(t -> new Standings.Tries(
-                        t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
-                                t.getMisses()))
-                .toList();
-        if (!ownRungs) return new Standings(tries, List.of());
         return new Standings(
-                tries,
+                advice.judge(classId),
                 ladderRecords.standing(classId, ladderIds).stream()
-                        .map(r -> new Standings.Own(r.pupilId(), r.ladderId(), r.rungId()))
-                        .toList(),
-                List.of());
+                        .map(Standings.Able::of)
+                        .toList());
     }
 
     /** What a class did on a ladder, without what a run has recorded. */

@@ -22,7 +22,6 @@ import org.unrulymarble.core.record.OverTime;
 import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Questions;
 import org.unrulymarble.core.record.Ranked;
-import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
@@ -165,7 +164,7 @@ class RecordViews {
     List<TriedShare> shares(UUID classId) {
         access.see(classId);
         return TriedShare.of(rows.triesOfClass(classId).stream()
-                .map(t -> new Standings.Tries(
+                .map(t -> new TriedShare.Sum(
                         t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
                                 t.getMisses()))
                 .toList());
@@ -220,8 +219,7 @@ class RecordViews {
                 records.remarksOfPupil(pupilId).stream()
                         .filter(r -> ladderId.equals(r.ladderId()))
                         .toList(),
-                advice.readiness(pupil.schoolClass().id()).readiness(),
-                advice.today());
+                advice.judge(pupil.schoolClass().id()));
         return new PupilOnLadder(
                 advised,
                 ladder.rungs().stream()

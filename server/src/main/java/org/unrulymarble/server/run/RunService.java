@@ -27,6 +27,7 @@ import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.GroupCommit;
+import org.unrulymarble.server.platform.LessonsGoing;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.run.RunSheets.Sheet;
 import org.unrulymarble.server.store.ClassAccess;
@@ -50,6 +51,7 @@ public class RunService {
     private final RunSheets sheets;
     private final RunRecording recording;
     private final ClassAccess access;
+    private final LessonsGoing going;
     private final JsonMapper json;
     private final Clock clock;
     private final TransactionTemplate transactions;
@@ -65,6 +67,7 @@ public class RunService {
             RunSheets sheets,
             RunRecording recording,
             ClassAccess access,
+            LessonsGoing going,
             JsonMapper json,
             Clock clock) {
         this.transactions = transactions;
@@ -77,6 +80,7 @@ public class RunService {
         this.sheets = sheets;
         this.recording = recording;
         this.access = access;
+        this.going = going;
         this.json = json;
         this.clock = clock;
     }
@@ -140,6 +144,7 @@ public class RunService {
         mayFeed.check(SignedIn.now().accountId(), runId, () -> mayHear(runId));
         check(sentHere, sheets.of(runId).script());
         List<RunEvent> sent = sentHere.stream().map(SentEvent::event).toList();
+        going.tapped();
         appends.keep(new Append(runId, SignedIn.now().accountId(), sent));
         return sent.stream().map(RunEvent::id).toList();
     }

@@ -6,6 +6,7 @@ import static org.unrulymarble.core.plan.World.lesson;
 import static org.unrulymarble.core.plan.World.setting;
 import static org.unrulymarble.core.plan.World.task;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -31,7 +32,10 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.World;
+import org.unrulymarble.core.record.Judge;
+import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.skill.LearntSkill;
 
 /** Each finding is provoked, and is silent where there is no reason for it; what its mend changes takes it away. */
 class FindingsTest {
@@ -381,10 +385,10 @@ class FindingsTest {
 
         Setting sure = unknown.setting()
                 .knowing(new Standings(
+                        new Judge(Readiness.USUAL, LearntSkill.NOTHING, LocalDate.EPOCH),
                         unknown.setting().pupils().stream()
-                                .map(p -> new Standings.Tries(p.id(), "there-and-back", "without-a-drop", 196, 4))
-                                .toList(),
-                        List.of()));
+                                .map(p -> new Standings.Able(p.id(), "there-and-back", "without-a-drop", 6, 0.2, true))
+                                .toList()));
         assertThat(of(Finding.Code.GATE_OUT_OF_REACH, new Plan(unknown.lesson(), sure)))
                 .isEmpty();
     }

@@ -1,4 +1,4 @@
-package org.unrulymarble.core.record;
+package org.unrulymarble.core.skill;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -85,36 +85,29 @@ public record Skill(double mean, double sd, List<SkillOnRung> rungs) {
     }
 
     public static Skill of(SkillAsk ask) {
-        AbilityGrid ability = AbilityGrid.normal(ask.priorMean(), ask.priorSd());
-        TreeMap<Integer, List<Tries>> days = new TreeMap<>();
+        Ability ability = new Ability(
+                new SkillFigures(ask.priorMean(), ask.priorSd(), ask.gainPerDay(), ask.driftSdPerDay(), ask.formSd()),
+                ask.priorMean());
+        TreeMap<Integer, List<Seen>> days = new TreeMap<>();
         for (Tries t : ask.tries())
             if (t.hits() + t.misses() > 0)
-                days.merge(t.daysAgo(), List.of(t), (a, b) -> {
-                    List<Tries> both = new ArrayList<>(a);
-                    both.addAll(b);
-                    return both;
-                });
-        Integer before = null;
-        for (Map.Entry<Integer, List<Tries>> day : days.descendingMap().entrySet()) {
-            if (before != null) ability.moved(ask.gainPerDay(), ask.driftSdPerDay() * Math.sqrt(before - day.getKey()));
-            ability.seen(day.getValue(), ask.formSd());
+                days.computeIfAbsent(t.daysAgo(), k -> new ArrayList<>())
+                        .add(new Seen(t.difficulty(), t.hits(), t.misses()));
+        int before = days.isEmpty() ? 0 : days.lastKey();
+        for (Map.Entry<Integer, List<Seen>> day : days.descendingMap().entrySet()) {
+            ability.practised(before - day.getKey(), day.getValue());
             before = day.getKey();
         }
-        if (before != null) ability.moved(0, ask.driftSdPerDay() * Math.sqrt(before));
+        ability.rested(before);
         return new Skill(
                 ability.mean(),
                 ability.sd(),
                 ask.rungs().stream()
                         .map(r -> new SkillOnRung(
                                 r.id(),
-                                ability.expectedShare(r.difficulty()),
-                                ability.above(r.difficulty() + logit(r.holdStandard())),
-                                1 - ability.above(r.difficulty() + logit(r.floorStandard()))))
+                                ability.share(r.difficulty()),
+                                ability.atLeast(r.holdStandard(), r.difficulty()),
+                                1 - ability.atLeast(r.floorStandard(), r.difficulty())))
                         .toList());
-    }
-
-    /** Infinite at 0 and 1, where no ability is beyond it. */
-    private static double logit(double share) {
-        return Math.log(share / (1 - share));
     }
 }

@@ -1,4 +1,4 @@
-package org.unrulymarble.core.record;
+package org.unrulymarble.core.skill;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
