@@ -36,6 +36,7 @@ import type {
   Tried,
   TriedShare,
   Trust,
+  Watch,
 } from "./types";
 
 export const session = queryOptions({ queryKey: ["session"], queryFn: () => api<Session>("GET", "/session") });
@@ -124,6 +125,15 @@ export const openRuns = queryOptions({ queryKey: ["runs"], queryFn: () => api<Ru
 
 export const run = (id: string) =>
   queryOptions({ queryKey: ["run", id], queryFn: () => api<Run>("GET", `/runs/${id}`) });
+
+/** Whom to watch in a block; told once, since it changes only with what is recorded. */
+export const whomToWatch = (runId: string, block: number) =>
+  queryOptions({
+    queryKey: ["run", runId, "watch", block],
+    queryFn: () => api<Watch[]>("GET", `/runs/${runId}/watch/${block}`),
+    staleTime: Number.POSITIVE_INFINITY,
+    retry: false,
+  });
 
 /** How a round came out, asked anew whenever more is counted. */
 export const against = (runId: string, round: number, counted: number) =>

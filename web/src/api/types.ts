@@ -76,6 +76,7 @@ export type Challenge = Schemas["Challenge"];
 export type Attempt = Schemas["Attempt"];
 export type LadderFootprint = Schemas["LadderFootprint"];
 export type Planning = Schemas["Planning"];
+export type Watch = Schemas["Watch"];
 export type SkillView = Schemas["SkillView"];
 export type TriedShare = Schemas["TriedShare"];
 export type PathPoint = Schemas["PathPoint"];

@@ -10,6 +10,7 @@ import { rungOfSet } from "./rung-of-set";
 import { Rungs } from "./rungs";
 import { sharedNow } from "./shared-clock";
 import type { useRun } from "./use-run";
+import { WhomToWatch } from "./whom-to-watch";
 
 /** Keys for pads, in the order of the pads; none of them is a command. */
 const PAD_KEYS = ["q", "w", "e", "r", "t", "y", "u", "i", "o", "z", "x", "c"];
@@ -153,6 +154,7 @@ export function Pads({
             {main.countsNot}
           </p>
         )}
+        <WhomToWatch run={run} block={work.block} away={played.away} watched={watched} onWatch={onWatch} />
         <p className="mt-2 text-mist">
           {main && viewOf(main.measure).bySide
             ? "Each pair keeps its own match. Press it to keep the sheet here:"

@@ -98,6 +98,34 @@ class RecordApiTest {
     }
 
     @Test
+    void figures_are_learnt_from_the_records_by_an_administrator_and_every_page_is_read_by_them_then() {
+        assertThat(api.get("/api/skill").body().get("learntMs").isNull()).isTrue();
+        assertThat(api.post("/api/skill/learn", "{}").status()).isEqualTo(403);
+        double before = right().get("abilitySd").doubleValue();
+
+        api.as("quay");
+        JsonNode learnt = api.post("/api/skill/learn", "{}").body();
+        assertThat(learnt.get("version").intValue()).isEqualTo(1);
+        assertThat(learnt.get("tries").intValue()).isGreaterThan(1000);
+        assertThat(learnt.get("pupils").intValue()).isGreaterThan(24);
+
+        api.as("okafor");
+        assertThat(api.get("/api/skill").body()).isEqualTo(learnt);
+        assertThat(right().get("abilitySd").doubleValue()).isNotEqualTo(before);
+        // One number everywhere: the class's page says of this pupil what their own page says.
+        JsonNode brief = api.get("/api/classes/" + classId + "/record")
+                .body()
+                .get("onLadders")
+                .valueStream()
+                .filter(o -> o.get("pupilId").stringValue().equals(pupil)
+                        && o.get("ladderId").stringValue().equals(LADDER))
+                .findFirst()
+                .orElseThrow();
+        assertThat(brief.get("sides").get(0).get("ability").doubleValue())
+                .isEqualTo(right().get("ability").doubleValue());
+    }
+
+    @Test
     void a_word_of_the_teacher_sets_the_own_rung_and_is_kept_beside_the_earlier_ones() {
         api.post("/api/pupils/" + pupil + "/standings", word("both-hands", "start again"));
         api.post("/api/pupils/" + pupil + "/standings", word(RUNG, "saw it in the yard"));

@@ -34,6 +34,7 @@ class RoutesApiTest {
             "/api/audit",
             "/api/backups",
             "/api/disk",
+            "/api/skill",
             "/api/trust",
             "/api/kit",
             "/api/spaces");
@@ -163,6 +164,7 @@ class RoutesApiTest {
         bodies.put("GET /api/runs/{id}", null);
         bodies.put("GET /api/runs/{id}/stream", null);
         bodies.put("GET /api/runs/{id}/against/{round}", null);
+        bodies.put("GET /api/runs/{id}/watch/{block}", null);
         bodies.put("POST /api/runs/{id}/wall", null);
         bodies.put("PUT /api/runs/{id}/wall", null);
         bodies.put("DELETE /api/runs/{id}/wall", null);
@@ -198,6 +200,11 @@ class RoutesApiTest {
         JsonNode taught = api.get("/api/classes/" + classId).body().get("pupils");
         assertThat(taught.get(3).get("details").get("birthYear").isNull()).isFalse();
         String pupilId = taught.get(3).get("id").stringValue();
+        String runId = api.post(
+                        "/api/runs", "{\"lessonId\":\"" + api.id("/api/lessons", "Sail loft, wet Tuesday") + "\"}")
+                .body()
+                .get("id")
+                .stringValue();
 
         api.as("helper");
         JsonNode helped = api.get("/api/classes/" + classId).body().get("pupils");
@@ -210,6 +217,7 @@ class RoutesApiTest {
         for (String path : List.of(
                 "/api/classes/" + classId + "/record",
                 "/api/classes/" + classId + "/shares",
+                "/api/runs/" + runId + "/watch/0",
                 "/api/classes/" + classId + "/ranking",
                 "/api/classes/" + classId + "/taught?from=2026-01-01&to=2026-12-31",
                 "/api/classes/" + classId + "/readiness",
@@ -255,7 +263,8 @@ class RoutesApiTest {
         String path = parts[1].replace("{id}", ids.getOrDefault(what, ""))
                 .replace("{ladderId}", "clap-and-collect")
                 .replace("{key}", "00000000-0000-0000-0000-000000000001")
-                .replace("{round}", "0");
+                .replace("{round}", "0")
+                .replace("{block}", "0");
         return api.send(HttpMethod.valueOf(parts[0]), path, body).status();
     }
 }

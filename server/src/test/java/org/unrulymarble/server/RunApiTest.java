@@ -257,6 +257,25 @@ class RunApiTest {
     }
 
     @Test
+    void who_had_better_be_watched_is_told_before_a_block() {
+        JsonNode few = api.get("/api/runs/" + run.get("id").stringValue() + "/watch/"
+                        + run.get("sheet")
+                                .get("script")
+                                .get("segments")
+                                .get(round)
+                                .get("block"))
+                .body();
+
+        assertThat(few.size()).isBetween(1, 5);
+        assertThat(few)
+                .allSatisfy(w -> assertThat(w.get("chance").doubleValue()).isBetween(0.15, 1.0));
+        assertThat(api.get("/api/runs/" + run.get("id").stringValue() + "/watch/99")
+                        .status())
+                .isEqualTo(404);
+        finish();
+    }
+
+    @Test
     void a_round_comes_out_against_the_pupils_own_before() {
         send(hits(2));
         JsonNode first = api.get("/api/runs/" + run.get("id").stringValue() + "/against/" + round)

@@ -64,7 +64,7 @@ public record Rung(
         RungKit kit) {
 
     /** How far a body reaches behind the toes that stand at the line; ours. */
-    private static final double BODY_M = 0.3;
+    public static final double BODY_M = 0.3;
 
     public Rung {
         kit = kit == null ? RungKit.AS_ITS_LADDER : kit;

@@ -70,7 +70,7 @@ public record Staircase(
         return new Staircase(path, step, held, held * ask.stepM(), reversals, settle(reversals), share);
     }
 
-    private static int afterMiss(OnMiss onMiss, int step) {
+    static int afterMiss(OnMiss onMiss, int step) {
         return switch (onMiss) {
             case STAY -> step;
             case STEP_IN -> Math.max(1, step - 1);

@@ -166,7 +166,7 @@ public final class BlockDraft {
         standM = null;
         target = null;
         modifiers = modifiers.stream().filter(m -> to.modifiers().contains(m)).toList();
-        if (dose instanceof BlockDose.ByCount count) dose = count.at(secPerTry(to));
+        if (dose instanceof BlockDose.ByCount count) dose = count.at(secPerRep(to));
         if (dose instanceof BlockDose.ByStaircase stairs
                 && from != null
                 && stairs.stairs().equals(from.doses().staircase().stairs())) {
@@ -179,13 +179,17 @@ public final class BlockDraft {
         int reps = rung.gate().outOf() == null
                 ? rung.doses().count().reps()
                 : rung.gate().outOf();
-        return BlockDose.byCount(reps, secPerTry(rung));
+        return BlockDose.byCount(reps, secPerRep(rung));
     }
 
-    /** Planning pace of a try: a hit, or a miss and its fetch, each as often as the planning rate says. */
-    static double secPerTry(Rung rung) {
+    /**
+     * Planning pace of one of a count: of a try, a hit or a miss and its fetch as often as the planning rate says; where only what goes in is counted,
+     * of all the tries that one hit takes.
+     */
+    static double secPerRep(Rung rung) {
         double share = rung.pace().share();
         double sec = share * rung.pace().hitSec() + (1 - share) * rung.pace().missSec();
+        if (rung.measure().countsTries() && !rung.measure().byGoes()) sec /= share;
         return Math.round(sec * 10) / 10.0;
     }
 

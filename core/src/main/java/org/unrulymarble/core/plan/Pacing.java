@@ -5,11 +5,13 @@ import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
+import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.ladder.Pace;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
-import org.unrulymarble.core.measure.Reach;
+import org.unrulymarble.core.measure.Stairs;
+import org.unrulymarble.core.measure.StepsHeld;
 
 /**
  * What a dose asks of this class: how long it takes them and how many get there, from their own ability and, for whoever has no try on this ladder,
@@ -19,7 +21,7 @@ import org.unrulymarble.core.measure.Reach;
  * @param halfSec seconds of one round until half of them are through; null by clock and by staircase, or beyond three limits
  * @param fourOfFiveSec the same for four of five
  * @param reachGate how many can be expected to meet the gate in the block; null where that cannot be told
- * @param stepLikely by staircase: the furthest step that the round allows at the class's share; with low and high at a tenth and nine tenths
+ * @param stepLikely by staircase: the furthest step that half of the class hold in the round; with low and high a tenth and nine tenths
  */
 public record Pacing(
         int byPlanningRate,
@@ -42,7 +44,7 @@ public record Pacing(
                 .count();
         return switch (placed.block().dose().type()) {
             case CLOCK -> new Pacing(unknown, null, null, reach(placed, rates, setting), null, null, null);
-            case STAIRCASE -> staircase(placed, rates, unknown);
+            case STAIRCASE -> staircase(placed, rates, unknown, setting);
             case COUNT, GATE, SELF_PACED -> {
                 Map<Double, Double> known = new HashMap<>();
                 DoubleUnaryOperator asked = through(placed, rates);
@@ -95,27 +97,27 @@ public record Pacing(
                 .orElse(null);
     }
 
-    private static Pacing staircase(Placed placed, RateSpread rates, int unknown) {
-        return new Pacing(
-                unknown,
-                null,
-                null,
-                null,
-                step(placed, rates.quantile(0.1)),
-                step(placed, rates.quantile(0.5)),
-                step(placed, rates.quantile(0.9)));
+    private static Pacing staircase(Placed placed, RateSpread rates, int unknown, Setting setting) {
+        Pace pace = placed.rung().pace();
+        Stairs stairs = ((BlockDose.ByStaircase) placed.block().dose()).stairs();
+        StepsHeld steps = StepsHeld.of(
+                stairs,
+                rates::quantile,
+                new StepsHeld.Seconds(pace.hitSec(), pace.missSec(), pace.stepSec()),
+                placed.workSec(),
+                lastStep(placed, stairs, setting));
+        return new Pacing(unknown, null, null, null, steps.low(), steps.likely(), steps.high());
     }
 
-    private static int step(Placed placed, double share) {
-        Pace pace = placed.rung().pace();
-        BlockDose.ByStaircase dose = (BlockDose.ByStaircase) placed.block().dose();
-        return Reach.of(new Reach.ReachAsk(
-                        placed.workSec(),
-                        dose.makesToStep(),
-                        share,
-                        pace.hitSec(),
-                        Math.max(0, pace.missSec() - pace.hitSec()),
-                        pace.stepSec()))
-                .likely();
+    /** Where the room ends, along its longer side with a body's room behind. */
+    private static Integer lastStep(Placed placed, Stairs stairs, Setting setting) {
+        if (stairs.stepM() <= 0) return null;
+        double longest = Math.max(
+                setting.place().size().lengthM(), setting.place().size().widthM());
+        Double starts = placed.block().standM() != null
+                ? placed.block().standM()
+                : stairs.startM() != null ? stairs.startM() : placed.rung().standM();
+        double left = longest - Rung.BODY_M - (starts == null ? 0 : starts);
+        return Math.max(1, 1 + Rounding.floor(left / stairs.stepM()));
     }
 }

@@ -32,14 +32,17 @@ public record OnLadder(
     /**
      * One side on the rung where the pupil stands.
      *
-     * @param hits,misses counted there; {@code triesOnLadder} on all its rungs; {@code known} whether anything says something
+     * @param reckoned what the tries say
+     * @param hits,misses counted there, {@code weightedTries} with age and doubt taken off; {@code triesOnLadder} on all its rungs; {@code known} whether anything says something
      * @param share of tries that go in today; {@code nextShare} on the rung above, null at the top
      */
     public record OnSide(
             Side side,
+            Mastery.Advice reckoned,
             int hits,
             int misses,
             boolean known,
+            double weightedTries,
             double triesOnLadder,
             double ability,
             double abilitySd,
@@ -49,9 +52,11 @@ public record OnLadder(
         static OnSide of(SideAdvice s) {
             return new OnSide(
                     s.side(),
+                    s.reckoned(),
                     s.hits(),
                     s.misses(),
                     s.known(),
+                    s.weightedTries(),
                     s.triesOnLadder(),
                     s.ability(),
                     s.abilitySd(),

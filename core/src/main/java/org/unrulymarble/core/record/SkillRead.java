@@ -166,11 +166,11 @@ record SkillRead(
         return side == Side.NONE || side == Side.MIXED;
     }
 
-    private static boolean enough(double onRung, double onLadder, Readiness how) {
+    static boolean enough(double onRung, double onLadder, Readiness how) {
         return onLadder >= how.minTries() - 1e-9 && onRung >= ON_THE_RUNG * how.minTries() - 1e-9;
     }
 
-    private static Mastery.Advice word(Mastery.Advice before, double holds, double below, double sure) {
+    static Mastery.Advice word(Mastery.Advice before, double holds, double below, double sure) {
         if (holds >= sure) return Mastery.Advice.UP;
         if (below >= sure) return Mastery.Advice.BACK;
         if (before == Mastery.Advice.UP && holds >= sure - STAYS) return Mastery.Advice.UP;

@@ -12,7 +12,7 @@ package org.unrulymarble.core.skill;
 public record SkillFigures(double priorMean, double priorSd, double gainPerDay, double driftSdPerDay, double formSd) {
 
     /** The house's own, before a school's records say better; tried on simulated pupils: docs/truth.md. */
-    public static final SkillFigures HOUSE = new SkillFigures(0, 1.2, 0.1, 0.1, 0.3);
+    public static final SkillFigures HOUSE = new SkillFigures(-0.8, 1.0, 0.06, 0.06, 0.4);
 
     /** What a lesson of practice makes of a share of a half. */
     public double afterALesson() {

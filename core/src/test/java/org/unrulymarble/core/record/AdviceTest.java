@@ -40,7 +40,8 @@ class AdviceTest {
 
         tries(Side.LEFT, 29, 1, 30);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
-        tries(Side.LEFT, 2, 60, 1);
+        tries(Side.LEFT, 2, 60, 7);
+        tries(Side.LEFT, 2, 60, 0);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.BACK);
     }
 
@@ -130,12 +131,12 @@ class AdviceTest {
     void a_word_that_came_stays_through_a_middling_day_and_goes_after_a_bad_one() {
         said.clear();
         said.add(new Advice.Standing("ada", LADDER.id(), RUNG, TODAY.minusDays(100), "Ms Okafor", "start here"));
-        for (Side side : List.of(Side.RIGHT, Side.LEFT)) attempts.add(attempt(side, 26, 40, 5, 21, true));
+        for (Side side : List.of(Side.RIGHT, Side.LEFT)) attempts.add(attempt(side, 30, 40, 2, 21, true));
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
         double hold = advice().sides().get(0).hold();
-        int hits = (int) Math.round(hold * 20);
+        int hits = (int) Math.round(hold * 20) - 1;
         tries(Side.RIGHT, hits, 20 - hits, 7);
-        assertThat(advice().sides().get(0).chanceHolds()).isBetween(0.6, 0.9);
+        assertThat(advice().sides().get(0).chanceHolds()).isBetween(0.75, 0.9);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
         tries(Side.RIGHT, 4, 16, 0);
         assertThat(advice().verdict()).isNotEqualTo(Mastery.Advice.UP);

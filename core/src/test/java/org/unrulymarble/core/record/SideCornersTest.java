@@ -27,15 +27,23 @@ class SideCornersTest extends OfAda {
 
     @Test
     void what_a_hand_did_long_ago_hardly_says_that_it_is_behind_today() {
+        double lately = leftBehind(1);
+        assertThat(lately).isGreaterThan(0.999);
+        assertThat(leftBehind(300)).isBetween(0.9, 0.995);
+        assertThat(leftBehind(1200)).isBetween(0.6, 0.95);
+    }
+
+    private double leftBehind(int daysAgo) {
+        attempts.clear();
         side(Side.RIGHT, 19, 1);
         tried(t -> {
             t.side = Side.LEFT;
-            t.daysAgo = 300;
+            t.daysAgo = daysAgo;
             t.score = 2;
             t.hits = 2;
             t.misses = 18;
         });
-        assertThat(Behind.of(advice(CLAPS), attempts).chance()).isBetween(0.8, 0.99);
+        return Behind.of(advice(CLAPS), attempts).chance();
     }
 
     @Test

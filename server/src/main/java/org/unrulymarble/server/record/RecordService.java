@@ -15,11 +15,13 @@ import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.record.Watch;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
@@ -191,6 +193,18 @@ public class RecordService {
                 ladderRecords.standing(classId, ladderIds).stream()
                         .map(Standings.Able::of)
                         .toList());
+    }
+
+    /**
+     * Whom to watch in a block.
+     *
+     * @param rungOf which rung each pupil works on
+     * @param roundSec seconds of all the rounds of one side
+     */
+    @Transactional(readOnly = true)
+    public List<Watch> watch(UUID classId, Ladder ladder, Map<String, String> rungOf, int roundSec) {
+        return Watch.of(
+                ladder, rungOf, ladderRecords.standing(classId, List.of(ladder.id())), roundSec, advice.judge(classId));
     }
 
     /** What a class did on a ladder, without what a run has recorded. */

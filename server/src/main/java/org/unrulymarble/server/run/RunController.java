@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.record.Watch;
 import org.unrulymarble.server.account.SignedIn;
 
 @RestController
@@ -80,6 +81,12 @@ class RunController {
     @GetMapping("/{id}/against/{round}")
     List<RunRecording.RoundAgainst> against(@PathVariable UUID id, @PathVariable int round) {
         return runs.against(id, round);
+    }
+
+    /** Whom to watch in a block, the most telling first. */
+    @GetMapping("/{id}/watch/{block}")
+    List<Watch> watch(@PathVariable UUID id, @PathVariable int block) {
+        return runs.watch(id, block);
     }
 
     /** @param untilMs when it ends, if the run does not end before */

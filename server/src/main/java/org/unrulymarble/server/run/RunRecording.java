@@ -2,7 +2,9 @@ package org.unrulymarble.server.run;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -14,6 +16,7 @@ import org.unrulymarble.core.record.Against;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
+import org.unrulymarble.core.record.Watch;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RunScript;
 import org.unrulymarble.core.run.RunState;
@@ -76,6 +79,26 @@ class RunRecording {
                 row.onDay(),
                 ball,
                 sheet.spaceName());
+    }
+
+    /** Whom to watch in a block: those of whom counted tries would change the word. Nobody where nothing is counted. */
+    List<Watch> watch(RunHead row, Sheet sheet, int index) {
+        RunScript script = sheet.script();
+        if (index < 0 || index >= script.blocks().size()) throw new NotFound();
+        RunScript.ScriptBlock block = script.blocks().get(index);
+        Optional<Ladder> ladder = ladder(sheet, block.ladderId());
+        if (!block.counted() || ladder.isEmpty()) return List.of();
+        Map<String, String> rungOf = new HashMap<>();
+        for (RunScript.ScriptTurn turn : block.turns())
+            for (RunScript.Crew crew : turn.crews())
+                for (String pupilId : crew.workers())
+                    rungOf.put(pupilId, block.rungOf().getOrDefault(pupilId, block.rungId()));
+        int sets = (int) script.segments().stream()
+                .filter(s -> s.block() == index && s.kind() == Segment.Kind.WORK)
+                .map(Segment::set)
+                .distinct()
+                .count();
+        return records.watch(row.classId(), ladder.get(), rungOf, sets * block.workSec());
     }
 
     /**

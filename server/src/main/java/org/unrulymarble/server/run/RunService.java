@@ -19,6 +19,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.Watch;
 import org.unrulymarble.core.run.RunEvent;
 import org.unrulymarble.core.run.RunLog;
 import org.unrulymarble.core.run.RunScript;
@@ -211,6 +212,14 @@ public class RunService {
         mayHear(runId);
         RunHead row = heads.findById(runId).orElseThrow(NotFound::new);
         return recording.against(row, sheets.of(runId), state(runId).results(), round);
+    }
+
+    /** Whom to watch in a block; for the class's teachers, since it tells of records. */
+    @Transactional(readOnly = true)
+    List<Watch> watch(UUID runId, int block) {
+        RunHead row = heads.findById(runId).orElseThrow(NotFound::new);
+        access.teach(row.classId());
+        return recording.watch(row, sheets.of(runId), block);
     }
 
     private RunState state(UUID runId) {
