@@ -3,10 +3,11 @@ import ICU from "i18next-icu";
 import home from "./home.json";
 import plan from "./plan.json";
 import run from "./run.json";
+import school from "./school.json";
 import today from "./today.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { home, plan, run, today } as const;
+const resources = { home, plan, run, school, today } as const;
 
 declare module "i18next" {
   interface CustomTypeOptions {

@@ -1,11 +1,13 @@
 import { Parts } from "../../ui/parts";
 import { Audit } from "./audit";
 import { Backups } from "./backups";
+import { Learnt } from "./learnt";
 import { People } from "./people";
 
 const parts = [
   ["people", "People", People],
   ["audit", "Audit", Audit],
+  ["learnt", "Learnt", Learnt],
   ["backups", "Backups", Backups],
 ] as const;
 

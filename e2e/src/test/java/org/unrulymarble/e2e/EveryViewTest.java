@@ -261,6 +261,9 @@ class EveryViewTest {
         browser.open("/school/audit");
         browser.seeText("signed in");
         sound();
+        browser.open("/school/learnt");
+        browser.seeText("Learn now");
+        sound();
         browser.open("/school/backups");
         browser.seeText("No backup yet");
         browser.press("Make one now");

@@ -1,7 +1,9 @@
 package org.unrulymarble.server.record;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +17,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.Ranked;
 import org.unrulymarble.core.record.TriedShare;
+import org.unrulymarble.core.skill.LearntSkill;
 import org.unrulymarble.core.skill.SkillFigures;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
@@ -76,6 +79,7 @@ class RecordController {
      * By what abilities are read.
      *
      * @param afterALesson what a lesson of practice makes of a share of a half; {@code onAGoodDay} what a good day does
+     * @param rungs those that were found furthest from what the house thinks
      * @param learntMs when it was learnt, or null while the house's own figures hold
      */
     record SkillView(
@@ -85,7 +89,8 @@ class RecordController {
             double onAGoodDay,
             long tries,
             int pupils,
-            Long learntMs) {
+            Long learntMs,
+            List<LearntRung> rungs) {
         static SkillView of(SkillService.Learnt l) {
             return new SkillView(
                     l.skill().version(),
@@ -94,7 +99,26 @@ class RecordController {
                     l.skill().figures().onAGoodDay(),
                     l.skill().tries(),
                     l.skill().pupils(),
-                    l.at() == null ? null : (Long) l.at().toEpochMilli());
+                    l.at() == null ? null : (Long) l.at().toEpochMilli(),
+                    LearntRung.most(l.skill()));
+        }
+    }
+
+    /** @param harder by how much it is harder than the house thinks, logits; below 0 easier */
+    record LearntRung(String ladderId, String rungId, double harder) {
+
+        private static final int SHOWN = 10;
+
+        static List<LearntRung> most(LearntSkill skill) {
+            return skill.harder().entrySet().stream()
+                    .sorted(Comparator.comparingDouble((Map.Entry<String, Double> e) -> -Math.abs(e.getValue()))
+                            .thenComparing(Map.Entry::getKey))
+                    .limit(SHOWN)
+                    .map(e -> {
+                        String[] key = e.getKey().split("/", 2);
+                        return new LearntRung(key[0], key[1], e.getValue());
+                    })
+                    .toList();
         }
     }
 
