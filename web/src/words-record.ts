@@ -53,7 +53,7 @@ export function evidence(s: SideAdvice): string {
   if (!s.known) return "Nothing here says yet how much goes in.";
   return [
     `About ${percent(s.share.share)} go in now, between ${percent(s.share.low)} and ${percent(s.share.high)}: read from ${readFrom(s)}.`,
-    `Held is ${percent(s.hold)}: ${certainty(s.chanceHolds)} (${sureness(s.chanceHolds)}).`,
+    `It takes ${percent(s.hold)} to hold this rung: ${certainty(s.chanceHolds)} so (${sureness(s.chanceHolds)}).`,
     s.ofMet > 0 && s.reckoned === "STAY" && "A round that met the gate can be luck; the tries do not yet say so.",
     s.ofMet === 0 && s.ofRounds > 0 && s.reckoned === "UP" && "The tries say so, though no round has met the gate.",
     s.seeAgain && "That was long ago: to be seen again.",
