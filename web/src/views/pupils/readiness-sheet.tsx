@@ -4,9 +4,9 @@ import { readiness, skillFigures } from "../../api/queries";
 import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
-import { count, day, percent } from "../../words";
 import { school } from "../../words-record";
 import { Num } from "../ladders/form-bits";
+import { learntFrom } from "./learnt-from";
 import { Refused, useSend } from "./use-send";
 
 const standard: Record<Readiness["standard"], string> = {
@@ -99,14 +99,5 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
 /** By which figures abilities are read, and on what they rest. */
 function Learnt() {
   const known = useQuery(skillFigures);
-  if (!known.data) return null;
-  const { afterALesson, onAGoodDay, tries, pupils, learntMs } = known.data;
-  return (
-    <p className="text-[0.95rem] text-soft">
-      {learntMs === null
-        ? "Read by the house’s figures: this school’s records have taught nothing yet. They are looked through by night."
-        : `Read by this school’s own figures, learnt on ${day(new Date(learntMs).toISOString().slice(0, 10))} from ${tries.toLocaleString("en-GB")} counted tries of ${count(pupils, "pupil", "pupils")}.`}{" "}
-      Where half go in, a lesson of practice makes {percent(afterALesson)} of it, and a good day {percent(onAGoodDay)}.
-    </p>
-  );
+  return known.data ? <p className="text-[0.95rem] text-soft">{learntFrom(known.data)}</p> : null;
 }

@@ -4,8 +4,9 @@ import { ladders, skillFigures } from "../../api/queries";
 import type { SkillView } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
-import { day, percent } from "../../words";
+import { percent } from "../../words";
 import { texts } from "../../words/texts";
+import { learntFrom } from "../pupils/learnt-from";
 
 const t = texts("school");
 
@@ -20,7 +21,7 @@ export function Learnt() {
   });
   if (known.isPending) return <Loading what={t("learnt.title")} />;
   if (known.isLoadingError) return <Failed error={known.error} again={() => known.refetch()} />;
-  const { learntMs, tries, pupils, afterALesson, onAGoodDay, rungs } = known.data;
+  const { afterALesson, onAGoodDay, rungs } = known.data;
   const named = rungs.flatMap((r) => {
     const ladder = all.data?.find((l) => l.id === r.ladderId);
     const rung = ladder?.rungs.find((x) => x.id === r.rungId);
@@ -39,9 +40,7 @@ export function Learnt() {
         </p>
       )}
       <p role="status" className="mt-3 max-w-prose">
-        {learntMs === null
-          ? t("learnt.nothing")
-          : t("learnt.from", { day: day(new Date(learntMs).toISOString().slice(0, 10)), tries, pupils })}
+        {learntFrom(known.data)}
       </p>
       <p className="mt-2 max-w-prose text-soft">{t("learnt.what")}</p>
       <ul className="mt-3 max-w-prose">

@@ -13,7 +13,7 @@ public final class Judge {
     private final Readiness how;
     private final LearntSkill learnt;
     private final LocalDate today;
-    private final Map<Ladder, Difficulties> difficulties = new ConcurrentHashMap<>();
+    private final Map<String, Difficulties> difficulties = new ConcurrentHashMap<>();
 
     public Judge(Readiness how, LearntSkill learnt, LocalDate today) {
         this.how = how;
@@ -36,8 +36,8 @@ public final class Judge {
     /** How hard the rungs of a ladder are, with the share that holds each, by this class's choice of standard. */
     public Difficulties difficulties(Ladder ladder) {
         return difficulties.computeIfAbsent(
-                ladder,
-                l -> Difficulties.of(
-                        l, how.holdShare(), how.standard() == Readiness.Standard.ONE_FOR_ALL, learnt.harder()));
+                ladder.id(),
+                id -> Difficulties.of(
+                        ladder, how.holdShare(), how.standard() == Readiness.Standard.ONE_FOR_ALL, learnt.harder()));
     }
 }

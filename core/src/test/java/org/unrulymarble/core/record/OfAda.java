@@ -80,7 +80,12 @@ abstract class OfAda {
 
     /** Hits and misses of the ten-throw rung. */
     Attempt threw(int daysAgo, int hits, int misses) {
+        return threw("ada", daysAgo, hits, misses);
+    }
+
+    Attempt threw(String pupilId, int daysAgo, int hits, int misses) {
         return tried(t -> {
+            t.pupil = pupilId;
             t.ladder = RINGS.id();
             t.rung = BIG;
             t.side = Side.STRONG;

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.chance.Mastery;
-import org.unrulymarble.core.ladder.Side;
 
 /** Whom an adult who can watch few had better watch. */
 class WatchTest extends OfAda {
@@ -15,11 +14,11 @@ class WatchTest extends OfAda {
     void who_is_near_a_word_and_who_was_hardly_counted_come_before_whoever_is_settled() {
         double hold = JUDGE.difficulties(RINGS).standard(BIG);
         // Settled high, settled low, at the edge, and counted once long ago.
-        throwing("sure", 0, 38, 2);
-        throwing("far", 0, 2, 38);
+        threw("sure", 0, 38, 2);
+        threw("far", 0, 2, 38);
         int half = (int) Math.round(40 * (hold + 0.06));
-        throwing("edge", 0, half, 40 - half);
-        throwing("hardly", 90, 3, 2);
+        threw("edge", 0, half, 40 - half);
+        threw("hardly", 90, 3, 2);
 
         List<Watch> watch = watch(60);
         assertThat(watch).extracting(Watch::pupilId).containsExactlyInAnyOrder("edge", "hardly");
@@ -31,7 +30,7 @@ class WatchTest extends OfAda {
 
     @Test
     void five_at_most_and_of_equals_who_was_not_seen_for_longest() {
-        for (int i = 0; i < 8; i++) throwing("p" + i, 10 + i, 3, 2);
+        for (int i = 0; i < 8; i++) threw("p" + i, 10 + i, 3, 2);
 
         assertThat(watch(60)).extracting(Watch::pupilId).containsExactly("p7", "p6", "p5", "p4", "p3");
     }
@@ -40,7 +39,7 @@ class WatchTest extends OfAda {
     void three_tries_change_less_than_twenty_and_nothing_is_told_where_no_tries_can_be_counted() {
         double hold = JUDGE.difficulties(RINGS).standard(BIG);
         int half = (int) Math.round(40 * (hold + 0.06));
-        throwing("edge", 0, half, 40 - half);
+        threw("edge", 0, half, 40 - half);
         assertThat(watch(1).stream().mapToDouble(Watch::chance).sum())
                 .isLessThan(watch(600).get(0).chance());
 
@@ -67,19 +66,5 @@ class WatchTest extends OfAda {
         Map<String, String> all = new java.util.HashMap<>();
         records.forEach(r -> all.put(r.pupilId(), BIG));
         return Watch.of(RINGS, all, records, roundSec, JUDGE);
-    }
-
-    private void throwing(String pupilId, int daysAgo, int hits, int misses) {
-        tried(t -> {
-            t.pupil = pupilId;
-            t.ladder = RINGS.id();
-            t.rung = BIG;
-            t.side = Side.STRONG;
-            t.daysAgo = daysAgo;
-            t.score = hits;
-            t.hits = hits;
-            t.misses = misses;
-            t.time = null;
-        });
     }
 }

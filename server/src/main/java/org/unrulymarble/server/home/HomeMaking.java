@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,6 +28,7 @@ import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Progress;
+import org.unrulymarble.server.platform.QuietThread;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.KitService;
@@ -58,12 +58,7 @@ public class HomeMaking {
     private final Clock clock;
     private final JsonMapper json;
 
-    private final ExecutorService quietly = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "home-cards");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+    private final ExecutorService quietly = QuietThread.named("home-cards");
 
     HomeMaking(
             HomeWeeks weeks,

@@ -3,11 +3,11 @@ package org.unrulymarble.server.lesson;
 import java.util.UUID;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.springframework.stereotype.Service;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.propose.Proposer;
+import org.unrulymarble.server.platform.QuietThread;
 
 /** Proposes lessons, one at a time and in threads that let every tap go first; holds no transaction meanwhile. */
 @Service
@@ -17,22 +17,13 @@ class LessonProposals {
     private final Proposer proposer;
 
     /** What is wanted soon does not wait behind a proof. */
-    private final ExecutorService first = oneQuietThread("proposals-first");
+    private final ExecutorService first = QuietThread.named("proposals-first");
 
-    private final ExecutorService proofs = oneQuietThread("proposals-proof");
+    private final ExecutorService proofs = QuietThread.named("proposals-proof");
 
     LessonProposals(LessonService lessons, Proposer proposer) {
         this.lessons = lessons;
         this.proposer = proposer;
-    }
-
-    private static ExecutorService oneQuietThread(String name) {
-        return Executors.newSingleThreadExecutor(task -> {
-            Thread thread = new Thread(task, name);
-            thread.setDaemon(true);
-            thread.setPriority(Thread.MIN_PRIORITY);
-            return thread;
-        });
     }
 
     /**

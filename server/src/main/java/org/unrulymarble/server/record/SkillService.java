@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -26,6 +25,7 @@ import org.unrulymarble.core.skill.LearntSkill;
 import org.unrulymarble.core.skill.SkillLearner;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.LessonsGoing;
+import org.unrulymarble.server.platform.QuietThread;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What the school's own records have taught: learnt by night, in one thread that lets everything else go first, and never beside a lesson. */
@@ -48,12 +48,7 @@ class SkillService {
     private final Clock clock;
     private volatile Learnt known;
 
-    private final ExecutorService quietly = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "skill-learner");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+    private final ExecutorService quietly = QuietThread.named("skill-learner");
 
     SkillService(
             LearntSkillRows rows,
