@@ -29,6 +29,8 @@ const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => 
 const SchoolView = lazy(() => import("./views/school/school-view").then((m) => ({ default: m.SchoolView })));
 const OwnAccount = lazy(() => import("./views/session/own-account").then((m) => ({ default: m.OwnAccount })));
 
+const BeginView = lazy(() => import("./views/begin/begin-view").then((m) => ({ default: m.BeginView })));
+
 const TrustView = lazy(() => import("./views/trust/trust-view").then((m) => ({ default: m.TrustView })));
 
 const WallView = lazy(() => import("./views/wall/wall-view").then((m) => ({ default: m.WallView })));
@@ -87,6 +89,7 @@ function SignedIn() {
         <Route path="/run/:id" element={<RunView />} />
         <Route element={<Frame who={who.data.who} />}>
           <Route path="/" element={<Today who={who.data.who} />} />
+          {who.data.who.teaches && <Route path="/begin" element={<BeginView />} />}
           <Route path="/plan" element={<PlanList />} />
           <Route path="/plan/:id" element={<PlanView />} />
           <Route path="/run" element={<RunStart />} />
@@ -209,6 +212,7 @@ function SignOut({ who }: { who: Who }) {
   const navigate = useNavigate();
   const leave = async () => {
     await api("DELETE", "/session");
+    sessionStorage.clear();
     client.clear();
     navigate("/");
   };

@@ -3,6 +3,7 @@ import { api } from "./client";
 import type {
   AuditEntry,
   BackupList,
+  BeginFrom,
   Challenge,
   ClassRecord,
   DayTaught,
@@ -46,6 +47,12 @@ export const classes = queryOptions({ queryKey: ["classes"], queryFn: () => api<
 export const spaces = queryOptions({ queryKey: ["spaces"], queryFn: () => api<Space[]>("GET", "/spaces") });
 
 export const kit = queryOptions({ queryKey: ["kit"], queryFn: () => api<KitStore>("GET", "/kit") });
+
+export const beginFrom = queryOptions({
+  queryKey: ["beginning"],
+  queryFn: () => api<BeginFrom>("GET", "/beginning"),
+  staleTime: Number.POSITIVE_INFINITY,
+});
 
 export const people = queryOptions({ queryKey: ["people"], queryFn: () => api<Person[]>("GET", "/people") });
 

@@ -26,7 +26,9 @@ export function Sheet({
           aria-describedby={undefined}
           onOpenAutoFocus={(e) => {
             // What is to be filled in comes first, not the way out.
-            const field = e.currentTarget instanceof HTMLElement && e.currentTarget.querySelector<HTMLElement>("input");
+            const field =
+              e.currentTarget instanceof HTMLElement &&
+              e.currentTarget.querySelector<HTMLElement>("[data-first], input");
             if (!field) return;
             e.preventDefault();
             field.focus();

@@ -20,7 +20,7 @@ export function HomeView() {
     return (
       <Empty title={t("noClass")}>
         <p>{t("noClassHow")}</p>
-        <Link className="btn btn-main" to="/store">
+        <Link className="btn btn-main" to="/begin">
           {t("makeClass")}
         </Link>
       </Empty>

@@ -2,7 +2,7 @@ import { Plus, Trash2 } from "lucide-react";
 import type { KitKind, Ladder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { needs } from "../../words-ladders";
-import { groupWord } from "../store/kit-store";
+import { groupName } from "../store/kit-grid";
 import { Chips, KindList, type Must, Num, Words } from "./form-bits";
 
 type KitRole = Ladder["kit"][number];
@@ -52,7 +52,7 @@ export function KitForm({
               <Choice
                 label={`Kind for ${k.role}`}
                 value={k.kind}
-                options={usable.map((u) => ({ value: u.id, text: u.name, group: groupWord[u.group] }))}
+                options={usable.map((u) => ({ value: u.id, text: u.name, group: groupName(u.group) }))}
                 onChange={(kind) => set(i, { kind, what: usable.find((u) => u.id === kind)?.name ?? k.what })}
               />
             </span>

@@ -1,5 +1,4 @@
 import type { LessonView } from "../../api/types";
-import { count } from "../../words";
 
 type Item = LessonView["gather"]["items"][number];
 
@@ -41,7 +40,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
         ))}
         <li className="flex items-baseline gap-3 border-b border-rule py-1.5">
           <span className="clock w-14 flex-none text-right">{drinks}</span>
-          <strong>{atHome ? "drink" : count(drinks, "drink", "drinks")}</strong>
+          <strong>{atHome || drinks === 1 ? "drink" : "drinks"}</strong>
         </li>
       </ul>
       {making.length > 0 && (

@@ -29,7 +29,7 @@ export function PlanList() {
     return (
       <Empty title={t("lessons.noClass")}>
         <p>{t("lessons.noClassWhy")}</p>
-        <Link className="btn btn-main" to="/store">
+        <Link className="btn btn-main" to="/begin">
           {t("lessons.makeClass")}
         </Link>
       </Empty>

@@ -11,6 +11,7 @@ import { laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
 import { Failed, Loading } from "../../ui/states";
 import { caution, deferring } from "../../words";
+import { BegunNote } from "../begin/begun-note";
 import { RunButton } from "../run/run-button";
 import { AddBlock } from "./add-block";
 import { AfterNote, NoteBefore } from "./after-note";
@@ -100,6 +101,7 @@ function Editor({
 
   return (
     <div>
+      <BegunNote pupils={saved.pupils} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="mr-auto">
           <input

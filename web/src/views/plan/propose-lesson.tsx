@@ -92,9 +92,9 @@ export function ProposeLesson({
       {found && !found.lesson && !waiting && !proven.isFetching && <p className="py-3">{t("propose.nothing")}</p>}
       {found?.lesson && (
         <ol className={waiting ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
-          {found.reasons.map((r, i) => {
+          {found.reasons.map((r) => {
             const ladder = byId.get(r.ladderId);
-            const block = found.lesson?.blocks[i];
+            const block = found.lesson?.blocks.find((b) => b.id === r.blockId);
             if (!ladder || !block) return null;
             const kept = keep.includes(r.ladderId);
             return (

@@ -131,6 +131,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       if (after !== undefined) jump("NEXT", after);
     },
     longer: () => segment && on.record({ type: "EXTEND", segment: segment.index, addSec: EXTRA_SEC }),
+    finish: () => setEnding(true),
     takeBack: () => {
       const last = on.events.at(-1);
       if (last) on.record({ type: "TAKE_BACK", target: last.id });
@@ -149,9 +150,14 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       if (e.ctrlKey || e.metaKey || e.altKey) return;
       // On a button that was reached by keyboard, space presses that button.
       if (e.key === " " && e.target instanceof HTMLElement && e.target.closest("button, a")) return;
-      const what = { " ": "holdOrGo", ArrowLeft: "again", ArrowRight: "next", Backspace: "takeBack", s: "stopAll" }[
-        e.key
-      ];
+      const what = {
+        " ": "holdOrGo",
+        ArrowLeft: "again",
+        ArrowRight: "next",
+        Backspace: "takeBack",
+        s: "stopAll",
+        f: "finish",
+      }[e.key];
       if (!what) return;
       e.preventDefault();
       keys.current[what as keyof typeof press]();
@@ -305,8 +311,8 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
           <span role="status" className="text-mist" data-testid="unsent">
             {on.unsent === 0 ? "All saved" : `${on.unsent} kept here, not yet sent`}
           </span>
-          <button type="button" className="btn" onClick={() => setEnding(true)}>
-            Finish
+          <button type="button" className="btn" onClick={press.finish}>
+            Finish <Key>f</Key>
           </button>
         </span>
       </div>
@@ -326,6 +332,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
           <button
             type="button"
             className="btn btn-main"
+            data-first
             onClick={() => {
               on.record({ type: "FINISH" });
               setEnding(false);

@@ -36,6 +36,8 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
       {(ids) => (
         <input
           {...ids}
+          // biome-ignore lint/a11y/noAutofocus: there is nothing else to do here
+          autoFocus={name === (coded ? "code" : "username")}
           className="field"
           type={type}
           autoComplete={autoComplete}

@@ -1,11 +1,27 @@
 import { Trash2 } from "lucide-react";
-import { Fragment, type ReactNode, useState } from "react";
+import { Fragment, type KeyboardEvent, type ReactNode, useRef, useState } from "react";
 import type { ClassDoc, PupilDetails } from "../../api/types";
 import { Labelled } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
 import { WhatGoes } from "../../ui/what-goes";
+import { texts } from "../../words/texts";
+import { ClassListReader } from "./class-list";
 import { PupilMore } from "./pupil-more";
-import { nobody, readRoster } from "./roster";
+import { named, namelessIn, nobody } from "./roster";
+
+const t = texts("store");
+
+const columns = [
+  "number",
+  "firstName",
+  "initial",
+  "birthYear",
+  "strongHand",
+  "shoeCm",
+  "reachCm",
+  "needs",
+  "remove",
+] as const;
 
 export type ClassDraft = { name: string; pupils: ClassDoc["pupils"]; helperIds: string[] };
 
@@ -19,7 +35,6 @@ export function ClassFields({
   must: (field: string) => string | undefined;
   onChange: (doc: ClassDraft, step: string) => void;
 }) {
-  const [pasted, setPasted] = useState("");
   const [removing, setRemoving] = useState<number>();
   const [more, setMore] = useState<number>();
   const set = (i: number, change: Partial<PupilDetails>, step: string) =>
@@ -30,42 +45,48 @@ export function ClassFields({
       },
       `${step} ${i}`,
     );
-  const take = () => {
-    onChange(
-      { ...doc, pupils: [...doc.pupils, ...readRoster(pasted).map((details) => ({ id: null, details }))] },
-      `pasted ${doc.pupils.length}`,
-    );
-    setPasted("");
+  const table = useRef<HTMLTableElement>(null);
+  const oneMore = () => {
+    onChange({ ...doc, pupils: [...doc.pupils, { id: null, details: nobody }] }, `line ${doc.pupils.length}`);
+    // The new line is typed into at once.
+    requestAnimationFrame(() => table.current?.querySelector<HTMLInputElement>("tbody tr:last-of-type input")?.focus());
+  };
+  const enterAdds = (e: KeyboardEvent) => {
+    if (e.key !== "Enter") return;
+    e.preventDefault();
+    oneMore();
   };
   const remove = (i: number) => onChange({ ...doc, pupils: doc.pupils.filter((_, at) => at !== i) }, `gone ${i}`);
   const mustOf = (i: number, field: keyof PupilDetails) => must(`pupils[${i}].details.${field}`);
-  const text = (i: number, field: "firstName" | "initial", label: string, width: string) => (
+  const text = (i: number, field: "firstName" | "initial", width: string) => (
     <Cell must={mustOf(i, field)}>
       <input
         className="field"
         style={{ width, minHeight: "2rem" }}
-        aria-label={`${label} of pupil ${i + 1}`}
+        aria-label={t(`classOf.${field}`, { n: i + 1 })}
         aria-invalid={!!mustOf(i, field)}
         value={doc.pupils[i]?.details[field] ?? ""}
         onChange={(e) => set(i, { [field]: e.target.value }, field)}
+        onKeyDown={enterAdds}
       />
     </Cell>
   );
-  const number = (i: number, field: "birthYear" | "shoeCm" | "reachCm", label: string) => (
+  const number = (i: number, field: "birthYear" | "shoeCm" | "reachCm") => (
     <Cell must={mustOf(i, field)}>
       <input
         className="field num"
         inputMode="numeric"
-        aria-label={`${label} of pupil ${i + 1}`}
+        aria-label={t(`classOf.${field}`, { n: i + 1 })}
         aria-invalid={!!mustOf(i, field)}
         value={doc.pupils[i]?.details[field] ?? ""}
+        onKeyDown={enterAdds}
         onChange={(e) => set(i, { [field]: /^\d+$/.test(e.target.value) ? Number(e.target.value) : null }, field)}
       />
     </Cell>
   );
   return (
     <div className="space-y-4">
-      <Labelled label="Class" must={must("name")}>
+      <Labelled label={t("class.name")} must={must("name")}>
         {(ids) => (
           <input
             {...ids}
@@ -77,22 +98,16 @@ export function ClassFields({
       </Labelled>
       {doc.pupils.length > 0 && (
         <div className="relative overflow-x-auto">
-          <table className="border-collapse">
+          <table ref={table} className="border-collapse">
             <thead>
               <tr className="text-left text-sm">
-                {[
-                  "Number",
-                  "First name",
-                  "Initial",
-                  "Born",
-                  "Strong hand",
-                  "Shoe cm",
-                  "Reach cm",
-                  "Needs and home",
-                  "Remove",
-                ].map((h) => (
+                {columns.map((h) => (
                   <th key={h} scope="col" className="pr-2 font-semibold">
-                    {h === "Number" || h === "Remove" ? <span className="sr-only">{h}</span> : h}
+                    {h === "number" || h === "remove" ? (
+                      <span className="sr-only">{t(`class.${h}`)}</span>
+                    ) : (
+                      t(`class.${h}`)
+                    )}
                   </th>
                 ))}
               </tr>
@@ -103,31 +118,31 @@ export function ClassFields({
                 <Fragment key={i}>
                   <tr className="align-top">
                     <td className="clock pt-1 pr-2 text-right text-soft">{i + 1}</td>
-                    {text(i, "firstName", "First name", "9rem")}
-                    {text(i, "initial", "Initial", "2.6rem")}
-                    {number(i, "birthYear", "Birth year")}
+                    {text(i, "firstName", "9rem")}
+                    {text(i, "initial", "2.6rem")}
+                    {number(i, "birthYear")}
                     <Cell>
                       <select
                         className="field"
                         style={{ minHeight: "2rem" }}
-                        aria-label={`Strong hand of pupil ${i + 1}`}
+                        aria-label={t("classOf.strongHand", { n: i + 1 })}
                         value={p.details.strongHand}
                         onChange={(e) =>
                           set(i, { strongHand: e.target.value as PupilDetails["strongHand"] }, "strongHand")
                         }
                       >
-                        <option value="RIGHT">right</option>
-                        <option value="LEFT">left</option>
+                        <option value="RIGHT">{t("class.RIGHT")}</option>
+                        <option value="LEFT">{t("class.LEFT")}</option>
                       </select>
                     </Cell>
-                    {number(i, "shoeCm", "Shoe length")}
-                    {number(i, "reachCm", "Standing reach")}
+                    {number(i, "shoeCm")}
+                    {number(i, "reachCm")}
                     <Cell>
                       <button
                         type="button"
                         className="btn btn-small text-left"
                         aria-expanded={more === i}
-                        aria-label={`Needs and home of pupil ${i + 1}`}
+                        aria-label={t("classOf.needs", { n: i + 1 })}
                         onClick={() => setMore(more === i ? undefined : i)}
                       >
                         {told(p.details)}
@@ -137,7 +152,7 @@ export function ClassFields({
                       <button
                         type="button"
                         className="p-1.5"
-                        aria-label={`Remove ${p.details.firstName || `pupil ${i + 1}`}`}
+                        aria-label={t("classOf.remove", { name: p.details.firstName || i + 1 })}
                         onClick={() => (p.id ? setRemoving(i) : remove(i))}
                       >
                         <Trash2 size={17} aria-hidden />
@@ -162,34 +177,15 @@ export function ClassFields({
           </table>
         </div>
       )}
-      <div className="flex flex-wrap items-end gap-3">
-        <Labelled label="Add pupils, a line each: first name, initial, birth year">
-          {(ids) => (
-            <textarea
-              {...ids}
-              className="field w-80"
-              rows={3}
-              placeholder={"Rowan, B, 2015\nImke, T"}
-              value={pasted}
-              onChange={(e) => setPasted(e.target.value)}
-            />
-          )}
-        </Labelled>
-        <button type="button" className="btn" disabled={pasted.trim() === ""} onClick={take}>
-          Put them in the table
-        </button>
-        <button
-          type="button"
-          className="btn"
-          onClick={() =>
-            onChange({ ...doc, pupils: [...doc.pupils, { id: null, details: nobody }] }, `line ${doc.pupils.length}`)
-          }
-        >
-          One more line
-        </button>
-      </div>
-      {must("pupils") && <p className="font-semibold text-alert">Pupils {must("pupils")}.</p>}
-      <Sheet title="Remove this pupil?" open={removing !== undefined} onOpenChange={() => setRemoving(undefined)}>
+      <ClassListReader
+        take={(n) => t(namelessIn(doc.pupils) > 0 ? "list.usePlaces" : "list.use", { n })}
+        onTake={(list) => onChange({ ...doc, pupils: named(doc.pupils, list) }, `pasted ${doc.pupils.length}`)}
+      />
+      <button type="button" className="btn" onClick={oneMore}>
+        {t("class.oneMore")}
+      </button>
+      {must("pupils") && <p className="font-semibold text-alert">{t("class.pupilsMust", { must: must("pupils") })}</p>}
+      <Sheet title={t("class.removeOne")} open={removing !== undefined} onOpenChange={() => setRemoving(undefined)}>
         {removing !== undefined && doc.pupils[removing]?.id && <WhatGoes pupilId={doc.pupils[removing].id} />}
         <p className="mt-4 flex gap-3">
           <button
@@ -200,10 +196,10 @@ export function ClassFields({
               setRemoving(undefined);
             }}
           >
-            Remove
+            {t("class.remove")}
           </button>
           <button type="button" className="btn" onClick={() => setRemoving(undefined)}>
-            Keep
+            {t("class.keep")}
           </button>
         </p>
       </Sheet>
@@ -213,12 +209,12 @@ export function ClassFields({
 
 function told(d: PupilDetails): string {
   const parts = [
-    d.adaptations.length > 0 || d.adaptation ? "needs noted" : "",
-    Object.keys(d.homeKit).length > 0 ? "kit at home" : "",
-    d.homeSpace ? "room at home" : "",
-    d.otherHome ? "two homes" : "",
+    d.adaptations.length > 0 || d.adaptation ? t("class.noted") : "",
+    Object.keys(d.homeKit).length > 0 ? t("class.kitAtHome") : "",
+    d.homeSpace ? t("class.roomAtHome") : "",
+    d.otherHome ? t("class.twoHomes") : "",
   ].filter(Boolean);
-  return parts.length ? parts.join(", ") : "add";
+  return parts.length ? parts.join(", ") : t("class.add");
 }
 
 function Cell({ must, children }: { must?: string; children: ReactNode }) {

@@ -59,9 +59,27 @@ export function Classes() {
   );
 }
 
+const DRAFT = "marble.newClass";
+
+/** A class that was begun and not saved stays while this window is open. */
+function kept(): ClassDraft {
+  try {
+    return JSON.parse(sessionStorage.getItem(DRAFT) ?? "") as ClassDraft;
+  } catch {
+    return { name: "", pupils: [], helperIds: [] };
+  }
+}
+
 function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
-  const [doc, setDoc] = useState<ClassDraft>({ name: "", pupils: [], helperIds: [] });
-  const { problem, save } = useMade<SchoolClass>("/classes", classesQuery.queryKey, onSaved);
+  const [doc, setDoc] = useState<ClassDraft>(kept);
+  const keep = (draft: ClassDraft) => {
+    setDoc(draft);
+    sessionStorage.setItem(DRAFT, JSON.stringify(draft));
+  };
+  const { problem, save } = useMade<SchoolClass>("/classes", classesQuery.queryKey, (made) => {
+    sessionStorage.removeItem(DRAFT);
+    onSaved(made);
+  });
   return (
     <form
       className="mb-5 bg-tint p-4"
@@ -70,7 +88,7 @@ function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
         save({ ...doc, version: null } satisfies ClassDoc);
       }}
     >
-      <ClassFields doc={doc} must={(f) => problem?.must(f)} onChange={setDoc} />
+      <ClassFields doc={doc} must={(f) => problem?.must(f)} onChange={keep} />
       {problem && problem.errors.length === 0 && <Failed error={problem} />}
       <p className="mt-4 flex items-center gap-4">
         <button type="submit" className="btn btn-main">

@@ -1,4 +1,7 @@
-import type { PupilDetails } from "../../api/types";
+import type { ClassDoc, PupilDetails } from "../../api/types";
+import { texts } from "../../words/texts";
+
+const t = texts("begin");
 
 /** A pupil of whom nothing is known yet. */
 export const nobody: PupilDetails = {
@@ -16,21 +19,24 @@ export const nobody: PupilDetails = {
   otherHome: null,
 };
 
-/** Reads pasted lines: first name, initial, birth year, parted by commas, semicolons, tabs or spaces. Empty lines are left out. */
-export function readRoster(text: string): PupilDetails[] {
-  return text
-    .split(/\r?\n/)
-    .map((line) => line.trim())
-    .filter((line) => line !== "")
-    .map((line) => {
-      const parts = line.split(/[,;\t]\s*|\s+/).filter((p) => p !== "");
-      const year = parts.find((p) => /^\d{4}$/.test(p));
-      const [firstName = "", family = ""] = parts.filter((p) => !/^\d+$/.test(p));
-      return {
-        ...nobody,
-        firstName,
-        initial: family.charAt(0).toUpperCase(),
-        birthYear: year ? Number(year) : null,
-      };
-    });
+/** Pupils whose names come later. */
+export const nameless = (count: number): PupilDetails[] =>
+  Array.from({ length: count }, (_, i) => ({ ...nobody, firstName: t("who.pupil", { n: i + 1 }) }));
+
+const isNameless = (p: PupilDetails) =>
+  p.initial === "" && /\d+$/.test(p.firstName) && p.firstName === t("who.pupil", { n: /\d+$/.exec(p.firstName)?.[0] });
+
+/** Names a list brings: those who have none yet get theirs, with all that is recorded of them; the others come behind. */
+export function named(pupils: ClassDoc["pupils"], list: PupilDetails[]): ClassDoc["pupils"] {
+  const rest = [...list];
+  const known = pupils.map((p) => {
+    const name = isNameless(p.details) ? rest.shift() : undefined;
+    if (!name) return p;
+    const { firstName, initial, birthYear } = name;
+    return { ...p, details: { ...p.details, firstName, initial, birthYear: birthYear ?? p.details.birthYear } };
+  });
+  return [...known, ...rest.map((details) => ({ id: null, details }))];
 }
+
+/** How many have no name yet. */
+export const namelessIn = (pupils: ClassDoc["pupils"]) => pupils.filter((p) => isNameless(p.details)).length;

@@ -4,6 +4,7 @@ import { featureWord } from "../../room/features";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
 import { surface } from "../../words-findings";
+import { SpaceMeasures } from "./space-measures";
 
 const edgeWord: Record<Feature["edge"], string> = {
   TOP: "upper long side",
@@ -35,19 +36,6 @@ export function SpaceFields({
   onName: (name: string) => void;
   onPlace: (place: Place, step: string) => void;
 }) {
-  const { size } = place;
-  const setSize = (change: Partial<Place["size"]>, step: string) =>
-    onPlace({ ...place, size: { ...size, ...change } }, step);
-  const metre = (label: string, unit: string, field: string, value: number, set: (v: number) => void) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      step={0.1}
-      value={value}
-      must={must(`place.size.${field}`)}
-      onChange={(v) => set(v as number)}
-    />
-  );
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap gap-4">
@@ -80,42 +68,7 @@ export function SpaceFields({
           />
         </div>
       </div>
-      <p className="flex flex-wrap items-center gap-x-3 gap-y-2">
-        {metre("Length", "m long,", "lengthM", size.lengthM, (lengthM) => setSize({ lengthM }, "lengthM"))}
-        {metre("Width", "m wide,", "widthM", size.widthM, (widthM) => setSize({ widthM }, "widthM"))}
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={size.ceilingM !== null}
-            onChange={(e) => setSize({ ceilingM: e.target.checked ? 2.7 : null }, "ceiling")}
-          />
-          a ceiling
-        </label>
-        {size.ceilingM !== null &&
-          metre("Ceiling", "m high,", "ceilingM", size.ceilingM, (ceilingM) => setSize({ ceilingM }, "ceilingM"))}
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={size.wall !== null}
-            onChange={(e) =>
-              setSize({ wall: e.target.checked ? { runM: size.lengthM, depthM: size.widthM } : null }, "wall")
-            }
-          />
-          a free wall
-        </label>
-        {size.wall && (
-          <>
-            {metre("Free wall", "m of it,", "wall.runM", size.wall.runM, (runM) =>
-              setSize({ wall: { runM, depthM: size.wall?.depthM ?? 0 } }, "runM"),
-            )}
-            {metre("Floor in front of it", "m of floor before it", "wall.depthM", size.wall.depthM, (depthM) =>
-              setSize({ wall: { runM: size.wall?.runM ?? 0, depthM } }, "depthM"),
-            )}
-          </>
-        )}
-      </p>
+      <SpaceMeasures place={place} must={(field) => must(`place.size.${field}`)} onPlace={onPlace} />
       <div className="flex flex-wrap gap-x-5 gap-y-2">
         {flags.map(([key, text]) => (
           <label key={key} className="flex items-center gap-2">

@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import type { KitKind, KitRuleView, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import type { useUndo } from "../../ui/use-undo";
-import { groupWord } from "./kit-store";
+import { groupName } from "./kit-grid";
 
 /** What this school lets stand in for what, beyond what each task says itself; and how to make what can be made. */
 export function StandInRules({
@@ -21,7 +21,7 @@ export function StandInRules({
   const [changes, setChanges] = useState("");
   const usable = store.kinds.filter((k) => k.never === null);
   const name = (id: string) => store.kinds.find((k) => k.id === id)?.name ?? id;
-  const options = usable.map((k) => ({ value: k.id, text: k.name, group: groupWord[k.group] }));
+  const options = usable.map((k) => ({ value: k.id, text: k.name, group: groupName(k.group) }));
   const makeable = usable.filter((k): k is KitKind & { make: string } => k.make !== null);
   const add = async () => {
     let made: KitRuleView | undefined;

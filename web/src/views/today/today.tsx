@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
+import { Link, Navigate } from "react-router";
 import { classRecord, homeWaiting, ladders, lesson, lessons, openRuns } from "../../api/queries";
 import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
@@ -26,22 +26,7 @@ export function Today({ who }: { who: Who }) {
         <p>{t("helperWaits")}</p>
       </Empty>
     );
-  if (!chosen)
-    return (
-      <Empty title={t("noClass")}>
-        <p>{t("begin")}</p>
-        <p className="flex flex-wrap gap-3">
-          <Link className="btn btn-main" to="/store">
-            {t("makeClass")}
-          </Link>
-          {who.administrates && (
-            <Link className="btn" to="/school">
-              {t("whoMayComeIn")}
-            </Link>
-          )}
-        </p>
-      </Empty>
-    );
+  if (!chosen) return <Navigate to="/begin" replace />;
   return (
     <div className="space-y-9">
       {runs.data?.map((r) => (

@@ -2,72 +2,109 @@ package org.unrulymarble.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import tools.jackson.databind.JsonNode;
 
-/** An empty install: the first teacher, class, space and lesson, all from the screen. */
+/** An empty install: from the one-time code to a lesson that was run and recorded, with every press and key counted. */
 @ExtendWith(OneBrowser.class)
 class FirstTeacherJourneyTest {
 
+    private static final String SHEET = "form[aria-label='Collect the numbers']";
+    private static final int MOST_PRESSES = 60;
+    private static final int MOST_KEYS = 250;
+    private static final int MOST_SEC = 300;
+
     private final Browser browser = OneBrowser.browser();
 
+    @AfterEach
+    void asBefore() {
+        browser.at(OneBrowser.server().address());
+    }
+
     @Test
-    void sets_up_with_the_one_time_code_and_plans_a_lesson_of_her_own() {
+    void from_nothing_to_a_recorded_lesson_of_24_in_few_presses() {
         try (MarbleServer empty = new MarbleServer(false).start()) {
             browser.at(empty.address());
             browser.open("/");
             browser.driver().manage().deleteAllCookies();
-            browser.open("/");
-            browser.type(browser.labelled("One-time code"), "WRONGONE");
-            browser.type(browser.labelled("Name to sign in with"), "rowe");
-            browser.type(browser.labelled("Name to be shown"), "Ms Rowe");
-            browser.seeText("12 characters or more");
-            browser.type(browser.labelled("New password"), "a-long-enough-one");
-            browser.press("Make the first account");
-            browser.seeText("One-time code must be the code");
-            browser.type(browser.labelled("One-time code"), code(empty));
-            browser.press("Make the first account");
+            Newcomer newcomer = new Newcomer(browser);
+            newcomer.opens("/");
+            browser.await(
+                    "to be asked for the code",
+                    d -> d.switchTo().activeElement().getTagName().equals("input"));
+            newcomer.types(
+                    Newcomer.code(empty), Keys.TAB, "rowe", Keys.TAB, "Ms Rowe", Keys.TAB, "ball-in-a-cup", Keys.ENTER);
 
-            browser.seeText("No class yet");
-            browser.press("Make the first class");
-            browser.press("New class");
-            browser.type(browser.labelled("Class"), "Linnet 4");
-            browser.labelled("Add pupils, a line each: first name, initial, birth year")
-                    .sendKeys("Rowan, B, 2016\nImke T\nOle; S; 2017");
-            browser.press("Put them in the table");
-            assertThat(browser.labelled("Initial of pupil 2").getDomProperty("value"))
-                    .isEqualTo("T");
-            browser.press("Save the class");
-            browser.seeText("Linnet 4 · 3 pupils");
-            browser.press("Spaces");
-            browser.press("New space");
-            browser.type(browser.labelled("Name"), "Hallway");
-            browser.type(browser.labelled("Length, m long,"), "6.5");
-            browser.type(browser.labelled("Width, m wide,"), "2");
-            browser.press("Save the space");
-            browser.seeText("6.5 m × 2 m");
+            newcomer.reads("How many pupils?");
+            newcomer.press("Propose a lesson");
+            newcomer.reads("This lesson is a proposal for 24 pupils");
+            newcomer.press("Run it");
+            newcomer.reads("Stop all");
+            newcomer.types(" ");
+            List<Integer> counted = countedBlocks();
+            assertThat(counted).hasSizeGreaterThanOrEqualTo(3);
+            for (int block : counted.subList(0, 3)) {
+                newcomer.press("Go to");
+                newcomer.press((block + 1) + " ");
+                while (!browser.shows(SHEET)) newcomer.press("End the turn");
+                newcomer.reads("counted");
+                allNumbers(newcomer);
+            }
+            newcomer.press("Finish");
+            newcomer.reads("Finish this run?");
+            newcomer.types(Keys.ENTER);
+            browser.see("[data-testid=recorded]");
 
-            browser.press("Plan");
-            browser.press("Plan a lesson");
-            browser.press("Plan it");
-            browser.seeText("Name must be 1 to 80 characters long");
-            browser.type(browser.labelled("Name"), "Hallway hands");
-            browser.press("Plan it");
-            browser.press("+ Add a block");
-            browser.press("Add Round the middle, rung 1");
-            browser.seeText("3 work, nobody waits");
-            browser.see("[data-testid=total]");
-            assertThat(browser.see("[data-testid=total]").getText()).isNotEqualTo("0:00");
-        } finally {
-            browser.at(OneBrowser.server().address());
+            System.out.println("first lesson: " + newcomer.told());
+            assertThat(newcomer.presses()).as(newcomer.told()).isLessThanOrEqualTo(MOST_PRESSES);
+            assertThat(newcomer.keys()).as(newcomer.told()).isLessThanOrEqualTo(MOST_KEYS);
+            assertThat(newcomer.seconds()).as(newcomer.told()).isLessThanOrEqualTo(MOST_SEC);
+            assertThat(pupilsWithResults()).isEqualTo(24);
         }
     }
 
-    private static String code(MarbleServer server) {
-        Matcher code = Pattern.compile("one-time code: (\\w+)").matcher(server.printed());
-        assertThat(code.find()).as("code in %s", server.printed()).isTrue();
-        return code.group(1);
+    /** Numbers of the blocks of the run that count, from 0. */
+    private List<Integer> countedBlocks() {
+        JsonNode blocks = run().get("sheet").get("script").get("blocks");
+        return IntStream.range(0, blocks.size())
+                .filter(b -> blocks.get(b).get("counted").booleanValue())
+                .boxed()
+                .toList();
+    }
+
+    /** A number for each that the sheet asks, from first to last as the focus goes: a digit and Enter. */
+    private void allNumbers(Newcomer newcomer) {
+        int asked = open().size();
+        assertThat(asked).as("numbers that a round of 24 asks for").isGreaterThanOrEqualTo(24);
+        for (int n = 0; n < asked; n++) newcomer.types(String.valueOf(3 + n % 6), Keys.ENTER);
+        assertThat(open()).isEmpty();
+        newcomer.types(Keys.ESCAPE);
+    }
+
+    private List<WebElement> open() {
+        return browser.driver().findElements(By.cssSelector(SHEET + " input[data-open=true]"));
+    }
+
+    private JsonNode run() {
+        return new Lessons(browser)
+                .get("/api/runs/" + browser.driver().getCurrentUrl().replaceAll(".*/", ""));
+    }
+
+    private long pupilsWithResults() {
+        Lessons lessons = new Lessons(browser);
+        String classId = lessons.get("/api/classes").get(0).get("id").stringValue();
+        return lessons.get("/api/classes/" + classId + "/record")
+                .get("onLadders")
+                .valueStream()
+                .map(o -> o.get("pupilId").stringValue())
+                .distinct()
+                .count();
     }
 }

@@ -37,6 +37,8 @@ class RoutesApiTest {
             "/api/skill",
             "/api/trust",
             "/api/kit",
+            "/api/classes/list",
+            "/api/beginning",
             "/api/spaces");
 
     /** Open to whoever has the code of a run's wall, which is drawn anew for each run; RunApiTest tries wrong ones. */

@@ -5,10 +5,12 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
@@ -25,6 +27,7 @@ import org.unrulymarble.core.plan.findings.Fits;
 public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> passedOver, Double gapShare) {
 
     private static final int MOST_MENDS = 8;
+    private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
 
     /** What is wanted more than usual. */
@@ -155,18 +158,27 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
                 found.bound() == null ? null : (Double) ((found.bound() - found.value()) / value));
     }
 
-    /** What stops it and can be mended by one press is mended. */
+    /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, and nobody stands idle for long. */
     private static Lesson mended(Lesson lesson, Setting setting) {
         Lesson now = lesson;
         for (int i = 0; i < MOST_MENDS; i++) {
-            Finding stop = Findings.of(now, setting).findings().stream()
-                    .filter(f -> f.level() == Finding.Level.STOP && f.mend() != null)
-                    .findFirst()
-                    .orElse(null);
-            if (stop == null) return now;
+            Finding stop = first(now, setting, f -> f.level() == Finding.Level.STOP);
+            if (stop == null) break;
             now = Findings.mended(now, setting, stop.id());
         }
-        return now;
+        Finding dry = first(now, setting, f -> f.code() == Finding.Code.WATER_MISSING);
+        if (dry != null) {
+            Lesson watered = Findings.mended(now, setting, dry.id());
+            if (LessonPlan.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes()) now = watered;
+        }
+        return Findings.occupied(now, setting);
+    }
+
+    private static Finding first(Lesson lesson, Setting setting, Predicate<Finding> which) {
+        return Findings.of(lesson, setting).findings().stream()
+                .filter(f -> f.mend() != null && which.test(f))
+                .findFirst()
+                .orElse(null);
     }
 
     private static List<PassedOver> passedOver(List<Task> tasks, Set<String> in) {

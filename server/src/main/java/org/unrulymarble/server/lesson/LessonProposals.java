@@ -11,7 +11,7 @@ import org.unrulymarble.server.platform.QuietThread;
 
 /** Proposes lessons, one at a time and in threads that let every tap go first; holds no transaction meanwhile. */
 @Service
-class LessonProposals {
+public class LessonProposals {
 
     private final LessonService lessons;
     private final Proposer proposer;
@@ -30,7 +30,7 @@ class LessonProposals {
      * @param lesson as it stands on the page: its minutes, start and rules are kept, its blocks are not
      * @param soon whether a good one will do, without proof of how good
      */
-    NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
+    public NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
         NextLesson.Answer how = soon ? proposer::first : proposer::propose;
         LessonService.ForProposal from = lessons.forProposal(id);
         try {

@@ -138,7 +138,7 @@ public class LessonService {
     }
 
     /** @throws Stale when it was changed since; nothing is saved then */
-    Ready change(UUID id, LessonDoc doc) {
+    public Ready change(UUID id, LessonDoc doc) {
         LessonRow row = row(id);
         access.teach(row.classId());
         Stale.unless(row.version(), doc.version());

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.core.check.Checks;
 
 @RestController
 @RequestMapping("/api/classes")
@@ -25,6 +26,21 @@ class ClassController {
     @GetMapping
     List<ClassService.ClassView> all() {
         return classes.all();
+    }
+
+    /** @param meanings of the columns as somebody said, or null: found out */
+    record ListText(String text, List<ClassList.Meaning> meanings) {
+        ListText {
+            new Checks().text("text", text, 60_000).done();
+            if (meanings != null)
+                new Checks().entries("meanings", meanings, 0, 40).done();
+        }
+    }
+
+    /** What a pasted class list says of pupils; nothing is kept. */
+    @PostMapping("/list")
+    ClassList list(@RequestBody ListText list) {
+        return ClassList.read(list.text(), list.meanings());
     }
 
     @GetMapping("/{id}")

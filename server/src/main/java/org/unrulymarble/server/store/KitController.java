@@ -1,5 +1,6 @@
 package org.unrulymarble.server.store;
 
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -32,6 +33,13 @@ class KitController {
     @ResponseStatus(HttpStatus.CREATED)
     KitStore.ItemView create(@RequestBody KitStore.ItemDoc doc) {
         return store.create(doc);
+    }
+
+    /** @param cupboard one of the usual ones, as the beginning names them */
+    @PostMapping("/from/{cupboard}")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<KitStore.ItemView> startFrom(@PathVariable String cupboard) {
+        return store.startFrom(cupboard);
     }
 
     @PutMapping("/{id}")

@@ -2,11 +2,16 @@ package org.unrulymarble.server.store;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.kit.Cupboard;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
@@ -64,6 +69,27 @@ public class KitService {
     public void put(List<Kit.Held> held) {
         items.saveAll(
                 held.stream().map(h -> new KitItemRow(UUID.randomUUID(), h)).toList());
+    }
+
+    /**
+     * Puts in what is not there yet; what is there keeps its count.
+     *
+     * @return what was put in
+     */
+    List<KitItemRow> fill(List<Cupboard.Counted> counted) {
+        KitKinds known = kinds();
+        Set<String> there =
+                items.findAll().stream().map(i -> i.held().kind().id()).collect(Collectors.toSet());
+        return items.saveAllAndFlush(counted.stream()
+                .filter(c -> there.add(c.kind()))
+                .map(c -> new Kit.Held(
+                        known.kind(c.kind())
+                                .filter(k -> k.never() == null)
+                                .orElseThrow(() -> new Refused("kit", Fault.Rule.UNKNOWN, c.kind())),
+                        c.count(),
+                        Kit.Condition.GOOD))
+                .map(h -> new KitItemRow(UUID.randomUUID(), h))
+                .toList());
     }
 
     @Configuration

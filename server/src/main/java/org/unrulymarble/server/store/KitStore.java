@@ -8,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.kit.Cupboard;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitFits;
 import org.unrulymarble.core.kit.KitKind;
@@ -83,6 +84,16 @@ class KitStore {
     ItemView create(ItemDoc doc) {
         access.onlyTeachers();
         return view(items.saveAndFlush(new KitItemRow(UUID.randomUUID(), usable(doc))));
+    }
+
+    /** Puts in what a usual cupboard has and this one lacks; answers what was put in. */
+    List<ItemView> startFrom(String cupboard) {
+        access.onlyTeachers();
+        Cupboard usual = Cupboard.usual().stream()
+                .filter(c -> c.id().equals(cupboard))
+                .findFirst()
+                .orElseThrow(NotFound::new);
+        return service.fill(usual.kit()).stream().map(KitStore::view).toList();
     }
 
     ItemView change(UUID id, ItemDoc doc) {

@@ -55,8 +55,7 @@ public class Pupil {
         return details;
     }
 
-    /** First name and initial, all that is kept of a name. */
     public String name() {
-        return details.firstName() + " " + details.initial() + ".";
+        return details.name();
     }
 }

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.plan.Adaptation;
 import tools.jackson.core.type.TypeReference;
@@ -20,7 +21,7 @@ import tools.jackson.core.type.TypeReference;
 /**
  * What is kept of a child: little.
  *
- * @param initial of the family name, one letter
+ * @param initial of the family name, one letter, or empty
  * @param birthYear 1990 to 2100, or null
  * @param shoeCm 10 to 40, or null
  * @param reachCm standing reach, 50 to 300, or null
@@ -69,12 +70,15 @@ public record PupilDetails(
     }
 
     public PupilDetails {
+        initial = initial == null ? "" : initial.strip();
         adaptation = adaptation == null || adaptation.isBlank() ? null : adaptation.strip();
         adaptations = adaptations == null
                 ? List.of()
                 : adaptations.stream().distinct().sorted().toList();
         homeKit = homeKit == null ? Map.of() : Map.copyOf(homeKit);
-        Checks checks = new Checks().text("firstName", firstName, 40).text("initial", initial, 1);
+        Checks checks = new Checks()
+                .text("firstName", firstName, 40)
+                .that(initial.length() <= 1, "initial", Fault.Rule.KIND, "one letter, or empty");
         if (birthYear != null) checks.range("birthYear", birthYear, 1990, 2100);
         if (shoeCm != null) checks.range("shoeCm", shoeCm, 10, 40);
         if (reachCm != null) checks.range("reachCm", reachCm, 50, 300);
@@ -84,6 +88,11 @@ public record PupilDetails(
         checks.done();
         strongHand = strongHand == null ? Hand.RIGHT : strongHand;
         firstName = firstName.strip();
+    }
+
+    /** First name and initial, all that is kept of a name. */
+    String name() {
+        return initial.isEmpty() ? firstName : firstName + " " + initial + ".";
     }
 
     /** What a helper sees: the name and the strong hand. */

@@ -52,7 +52,7 @@ final class RosterFile {
         PupilDetails beside(PupilDetails there) {
             return new PupilDetails(
                     details.firstName(),
-                    details.initial(),
+                    told.contains(Column.INITIAL) ? details.initial() : there.initial(),
                     told.contains(Column.BIRTH_YEAR) ? details.birthYear() : there.birthYear(),
                     told.contains(Column.STRONG_HAND) ? details.strongHand() : there.strongHand(),
                     told.contains(Column.SHOE_CM) ? details.shoeCm() : there.shoeCm(),
@@ -92,7 +92,7 @@ final class RosterFile {
         return Csv.read(
                 text,
                 TITLES,
-                List.of(Column.FIRST_NAME.title(), Column.INITIAL.title()),
+                List.of(Column.FIRST_NAME.title()),
                 words,
                 line -> new Listed(id(line), told(line), details(line)));
     }

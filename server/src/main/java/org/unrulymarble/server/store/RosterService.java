@@ -84,7 +84,7 @@ class RosterService {
         List<PupilDetails> added = new ArrayList<>();
         int same = 0;
         for (RosterFile.Listed line : read.rows()) {
-            Pupil there = line.id() == null ? byName.get(name(line.details())) : byId.get(line.id());
+            Pupil there = line.id() == null ? byName.get(line.details().name()) : byId.get(line.id());
             if (there == null) added.add(line.details());
             else if (line.beside(there.details()).equals(there.details())) same++;
             else changed.put(there, line.beside(there.details()));
@@ -106,15 +106,6 @@ class RosterService {
             for (PupilDetails d : added) c.add(new Pupil(UUID.randomUUID(), d));
         }
         return new RosterBrought(
-                added.stream().map(RosterService::name).toList(),
-                changedNames,
-                same,
-                read.bad(),
-                read.badInAll(),
-                keep);
-    }
-
-    private static String name(PupilDetails d) {
-        return new Pupil(null, d).name();
+                added.stream().map(PupilDetails::name).toList(), changedNames, same, read.bad(), read.badInAll(), keep);
     }
 }

@@ -25,6 +25,7 @@ import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.run.What;
+import org.unrulymarble.server.begin.Where;
 
 /** The published shape of the API: every field is always there, and those that may be null say so. */
 @Configuration
@@ -250,6 +251,9 @@ public class OpenApiShape {
             Map.entry("Rung", Set.of("claps", "standM", "delivery", "calls")),
             Map.entry("KitKind", Set.of("sizeCm", "openingCm", "massG", "never")),
             Map.entry("ItemView", Set.of("count")),
+            Map.entry("Counted", Set.of("count")),
+            Map.entry("ListColumn", Set.of("title")),
+            Map.entry("ListText", Set.of("meanings")),
             Map.entry("ItemDoc", Set.of("count")),
             Map.entry("PupilDetails", Set.of("homeSpace", "homeQuiet", "otherHome")),
             Map.entry("OtherHome", Set.of("space", "quiet")),
@@ -332,8 +336,8 @@ public class OpenApiShape {
             Map.entry("Rates", Set.of("lastHigherThanFirst")));
 
     /** Each is one of several records, told apart by {@code type}. */
-    private static final List<Class<?>> VARIANTS =
-            List.of(What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class, Edit.class);
+    private static final List<Class<?>> VARIANTS = List.of(
+            What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class, Edit.class, Where.class);
 
     private static final Set<String> VARIANT_NAMES = VARIANTS.stream()
             .flatMap(of -> Arrays.stream(of.getAnnotation(JsonSubTypes.class).value())

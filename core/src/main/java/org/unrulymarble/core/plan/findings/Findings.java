@@ -54,6 +54,30 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
                 .orElseThrow(() -> new Refused("finding", Fault.Rule.UNKNOWN, findingId));
     }
 
+    /** The lesson with a quiet task wherever a part of the class would stand idle for long, as far as one goes there and it still ends in time. */
+    public static Lesson occupied(Lesson lesson, Setting setting) {
+        Lesson now = lesson;
+        for (int i = 0; i < lesson.blocks().size(); i++) {
+            View view = View.of(now, setting);
+            String id = lesson.blocks().get(i).id();
+            Optional<Lesson> next = view.placed().stream()
+                    .filter(p -> p.block().id().equals(id))
+                    .filter(p -> p.quiet() == null && p.waiting() > 0)
+                    .filter(p -> p.waitingSec() > view.thresholds().idleSec())
+                    .findFirst()
+                    .flatMap(p -> TimeChecks.quietTask(view, p))
+                    .map(change -> change.on(view.lesson(), setting));
+            if (next.isPresent() && noWorse(now, next.get(), setting)) now = next.get();
+        }
+        return now;
+    }
+
+    private static boolean noWorse(Lesson before, Lesson after, Setting setting) {
+        Findings then = of(after, setting);
+        return then.plan().totalSec() <= 60L * after.minutes()
+                && then.stops().size() <= of(before, setting).stops().size();
+    }
+
     private static List<Found> found(View view, LessonPlan plan) {
         List<Found> out = new ArrayList<>(TaskChecks.all(view));
         TimeChecks.look(view, plan, out);

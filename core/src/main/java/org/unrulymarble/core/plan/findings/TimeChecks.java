@@ -1,9 +1,11 @@
 package org.unrulymarble.core.plan.findings;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Block;
@@ -123,7 +125,16 @@ final class TimeChecks {
     /** A quiet task for one that needs no wall and whose kit is there; other than the one there is. */
     static Optional<Change> quietTask(View view, Placed p) {
         if (view.trial()) return Optional.empty();
-        for (Ladder ladder : view.setting().catalogue().all()) {
+        // What the lesson has already comes last.
+        List<String> there = view.lesson().blocks().stream()
+                .flatMap(b -> Stream.of(
+                        b.ladderId(),
+                        b.meanwhile() == null ? null : b.meanwhile().ladderId()))
+                .toList();
+        List<Ladder> freshFirst = view.setting().catalogue().all().stream()
+                .sorted(Comparator.comparing(l -> there.contains(l.id())))
+                .toList();
+        for (Ladder ladder : freshFirst) {
             if (!ladder.goesMeanwhile()
                     || ladder.id().equals(p.ladder().id())
                     || (p.quietLadder() != null
