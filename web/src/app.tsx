@@ -4,11 +4,10 @@ import { Link, NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "
 import { api, Problem } from "./api/client";
 import { classes, diskRoom, session } from "./api/queries";
 import type { Who } from "./api/types";
-import { ChosenClass, useChosenClass, useClassChoice } from "./chosen-class";
-import { Choice } from "./ui/choice";
+import { ChosenClass, useClassChoice } from "./chosen-class";
 import { Empty, Failed, Loading, Soon } from "./ui/states";
+import { Help } from "./views/help/help";
 import { SignIn } from "./views/session/sign-in";
-import { Today } from "./views/today/today";
 
 const PlanList = lazy(() => import("./views/plan/plan-list").then((m) => ({ default: m.PlanList })));
 const PlanView = lazy(() => import("./views/plan/plan-view").then((m) => ({ default: m.PlanView })));
@@ -28,6 +27,14 @@ const EditLadder = lazy(() => import("./views/ladders/edit-ladder").then((m) => 
 
 const SchoolView = lazy(() => import("./views/school/school-view").then((m) => ({ default: m.SchoolView })));
 const OwnAccount = lazy(() => import("./views/session/own-account").then((m) => ({ default: m.OwnAccount })));
+
+const Today = lazy(() => import("./views/today/today").then((m) => ({ default: m.Today })));
+
+const ClassPicker = lazy(() => import("./class-picker").then((m) => ({ default: m.ClassPicker })));
+
+const PlanPage = lazy(() => import("./views/plan/plan-page").then((m) => ({ default: m.PlanPage })));
+
+const WordsView = lazy(() => import("./views/help/words-view").then((m) => ({ default: m.WordsView })));
 
 const BeginView = lazy(() => import("./views/begin/begin-view").then((m) => ({ default: m.BeginView })));
 
@@ -92,6 +99,7 @@ function SignedIn() {
           {who.data.who.teaches && <Route path="/begin" element={<BeginView />} />}
           <Route path="/plan" element={<PlanList />} />
           <Route path="/plan/:id" element={<PlanView />} />
+          <Route path="/plan/:id/page" element={<PlanPage />} />
           <Route path="/run" element={<RunStart />} />
           <Route path="/pupils" element={<ClassView />} />
           <Route path="/pupils/:id" element={<PupilView />} />
@@ -104,6 +112,7 @@ function SignedIn() {
           <Route path="/marks" element={<MarksView />} />
           <Route path="/marks/:id" element={<MarksView />} />
           <Route path="/store/:part?" element={<StoreView />} />
+          <Route path="/words" element={<WordsView />} />
           <Route path="/me" element={<OwnAccount who={who.data.who} />} />
           {who.data.who.administrates && <Route path="/school/:part?" element={<SchoolView />} />}
           <Route path="*" element={<NoPage />} />
@@ -161,8 +170,11 @@ function Frame({ who }: { who: Who }) {
             </NavLink>
           ))}
         </nav>
-        <span className="ml-auto flex items-center gap-4 pb-2">
-          <ClassPicker />
+        <span className="ml-auto flex items-center gap-3 pb-2">
+          <Help views={mine} teaches={who.teaches} />
+          <Suspense fallback={null}>
+            <ClassPicker />
+          </Suspense>
           <SignOut who={who} />
         </span>
       </header>
@@ -193,20 +205,6 @@ function DiskWarning() {
   );
 }
 
-function ClassPicker() {
-  const { chosen, all, choose } = useChosenClass();
-  if (!chosen) return null;
-  return (
-    <Choice
-      label="Class"
-      className="btn btn-small"
-      value={chosen.id}
-      options={all.map((c) => ({ value: c.id, text: `${c.name} · ${c.pupils.length} pupils` }))}
-      onChange={choose}
-    />
-  );
-}
-
 function SignOut({ who }: { who: Who }) {
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -218,10 +216,10 @@ function SignOut({ who }: { who: Who }) {
   };
   return (
     <span className="flex items-center gap-2 text-soft">
-      <Link to="/me" className="hidden font-semibold md:inline" title="Your account">
+      <Link to="/me" className="hidden font-semibold 2xl:inline" title="Your account">
         {who.displayName}
       </Link>
-      <Link to="/me" className="font-semibold md:hidden">
+      <Link to="/me" className="font-semibold 2xl:hidden" title={who.displayName}>
         Account
       </Link>
       <button type="button" className="font-semibold underline" onClick={leave}>

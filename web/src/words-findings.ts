@@ -156,7 +156,7 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   ONE_ROW: () => ["One row", "all throw the same way"],
   FEWER_SPOTS: (f) => ["Share it", `${count(n(f, "spots"), "spot", "spots")} at a time, in waves`],
   MARK_BAND: (f) => ["Mark it", `chalk from ${m(f, "lowM")} to ${m(f, "highM")}`],
-  QUIET_TASK: (f) => ["Give them one", `“${t(f, "task")}” at the tables`],
+  QUIET_TASK: (f) => ["Give them one", `“${t(f, "task")}” as a quiet task`],
   EACH_SIDE: () => ["Both sides", "each gets its due"],
   OTHER_ORDER: (f) => ["Change the order", t(f, "task") ? `“${t(f, "task")}” moves` : ""],
   SAY_CHANGE: (f) => ["Say the change", `${n(f, "seconds")} s more to explain`],

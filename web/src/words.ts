@@ -154,8 +154,8 @@ export function places(b: BlockPlan, spaceName: string, atHome: boolean): string
 /** How the turns come about; the number is worked out, never typed. */
 export function turns(b: BlockPlan): string {
   const waves = count(b.waves, "wave", "waves");
-  const parts = count(b.partsToRotate, "part", "parts");
-  return `${waves} × ${parts} = ${count(b.turns, "turn", "turns")}`;
+  if (b.partsToRotate === 1) return b.waves === 1 ? "all at once" : waves;
+  return `${waves} × ${count(b.partsToRotate, "role", "roles")} = ${count(b.turns, "turn", "turns")}`;
 }
 
 export const doseSchool: Record<Block["dose"]["type"], string> = {
@@ -188,6 +188,8 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
   if (block.kind === "TALK" || block.kind === "WATER")
     return block.note ?? (d.type === "CLOCK" ? `${d.workSec} s` : "");
   const sets = count(block.sets, "set", "sets");
+  // "2 sets, each until …", "2 sets of 30 s"
+  const of = d.type === "GATE" || d.type === "SELF_PACED" ? (block.sets === 1 ? "," : ", each") : " of";
   const { optionalSets } = block;
   const all = block.sets === 1 ? ", for who wants it" : ", all for who wants them";
   const some = optionalSets === 1 ? ", the last one for who wants it" : `, the last ${optionalSets} for who wants them`;
@@ -210,7 +212,7 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
         return `until content, ${d.limitSec} s at most`;
     }
   };
-  return `${doseSchool[d.type]} · ${sets} of ${what()}${each}${turn}${last}${own}`;
+  return `${doseSchool[d.type]} · ${sets}${of} ${what()}${each}${turn}${last}${own}`;
 }
 
 /** What a dose is expected to ask of this class. */

@@ -1,6 +1,8 @@
 import i18next from "i18next";
 import ICU from "i18next-icu";
 import begin from "./begin.json";
+import glossary from "./glossary.json";
+import help from "./help.json";
 import home from "./home.json";
 import plan from "./plan.json";
 import run from "./run.json";
@@ -9,7 +11,7 @@ import store from "./store.json";
 import today from "./today.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { begin, home, plan, run, school, store, today } as const;
+const resources = { begin, glossary, help, home, plan, run, school, store, today } as const;
 
 declare module "i18next" {
   interface CustomTypeOptions {

@@ -5,6 +5,7 @@ import { lessons } from "../../api/queries";
 import type { HomeView, SchoolClass } from "../../api/types";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
+import { DayField } from "../../ui/day-field";
 import { Labelled, NumberField } from "../../ui/fields";
 import { texts } from "../../words/texts";
 import { useHome } from "./use-home";
@@ -46,12 +47,13 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
       <div className="mt-3 flex flex-wrap items-end gap-4">
         <Labelled label={t("make.first")} must={make.error?.must("firstDay")}>
           {(ids) => (
-            <input
-              {...ids}
-              type="date"
-              className="field"
+            <DayField
+              id={ids.id}
+              label={t("make.first")}
+              invalid={ids["aria-invalid"]}
+              describedBy={ids["aria-describedby"]}
               value={firstDay}
-              onChange={(e) => setFirstDay(e.target.value)}
+              onChange={setFirstDay}
             />
           )}
         </Labelled>

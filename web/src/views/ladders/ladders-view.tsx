@@ -7,6 +7,7 @@ import type { Family, FitLine, Ladder, OwnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
+import { Term } from "../../ui/term";
 import { caution, deferring, family as familyWord } from "../../words";
 import { aspect as aspectWord, noise as noiseWord } from "../../words-ladders";
 import { byFit } from "./by-fit";
@@ -80,6 +81,10 @@ export function LaddersView() {
         </button>
       </div>
 
+      <p className="mt-2 text-soft">
+        A <Term of="ladder">ladder</Term> leads from easy to hard; each <Term of="rung">rung</Term> is a task with a{" "}
+        <Term of="gate">gate</Term> that opens the next.
+      </p>
       <search className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2.5">
         <input
           className="field min-w-56 flex-1"

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { fits, foundLadders } from "../../api/queries";
 import type { Family, Ladder, Rung, RungFit } from "../../api/types";
@@ -23,6 +23,7 @@ export function AddBlock({
   onOffer,
   here,
   spaceName,
+  after,
   onAdd,
 }: {
   open: boolean;
@@ -31,10 +32,16 @@ export function AddBlock({
   /** class, space and time of the lesson, as the question what fits there */
   here: string;
   spaceName: string;
+  /** what it will stand behind; nothing: at the end */
+  after: string | undefined;
   onAdd: (ladder: Ladder, rung: Rung) => void;
 }) {
   const [search, setSearch] = useState("");
-  const [onlyFitting, setOnlyFitting] = useState(false);
+  const [onlyFitting, setOnlyFitting] = useState(true);
+  // What was looked for the last time is done with.
+  useEffect(() => {
+    if (open) setSearch("");
+  }, [open]);
   const asked = useQuery({
     ...foundLadders(new URLSearchParams(search.trim() ? { words: search.trim() } : {}).toString()),
     placeholderData: keepPreviousData,
@@ -54,7 +61,12 @@ export function AddBlock({
   const rows = (ladders: Ladder[]) =>
     ladders.map((l) => <LadderRow key={l.id} ladder={l} best={fitOf.get(l.id)?.best} onAdd={onAdd} />);
   return (
-    <Sheet title={t("addBlock.title")} open={open} onOpenChange={onOpenChange} wide>
+    <Sheet
+      title={after ? t("addBlock.after", { name: after }) : t("addBlock.title")}
+      open={open}
+      onOpenChange={onOpenChange}
+      wide
+    >
       <input
         className="field mb-3 w-full"
         type="search"

@@ -3,10 +3,12 @@ import type { Block, BlockPlan, Edit, Ladder, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
+import { Term } from "../../ui/term";
 import { doseSchool, gate, pacing, turns } from "../../words";
 import { texts } from "../../words/texts";
 import { DoseNumbers, SideChoice } from "./block-dose";
 import { BlockMore } from "./block-more";
+import { Fold } from "./fold";
 import { SplitFor } from "./split-for";
 
 const t = texts("plan");
@@ -76,7 +78,7 @@ export function BlockEditor(props: Props) {
         </p>
       )}
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
-        <span>{t("dose.on")}</span>
+        <Term of="rung">{t("dose.on")}</Term>
         <Choice
           label={t("dose.rung")}
           value={rung.id}
@@ -93,6 +95,7 @@ export function BlockEditor(props: Props) {
           ]}
           onChange={(rungBy) => onChange({ ...block, rungBy }, "rungBy")}
         />
+        <Term of="dose" />
         <Choice
           label={t("dose.school")}
           value={block.dose.type}
@@ -106,74 +109,92 @@ export function BlockEditor(props: Props) {
         {number("sets", t("dose.sets"), undefined, 1)}
         <span>{t("dose.setsAfter", { n: block.sets })}</span>
         <SideChoice {...props} />
-        <Choice
-          label={t("dose.rest")}
-          value={block.rest}
-          options={[
-            { value: "FIXED", text: t("dose.restIs.FIXED") },
-            { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
-            { value: "NONE", text: t("dose.restIs.NONE") },
-          ]}
-          onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
-        />
-        {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
-        {plan && plan.turns > 1 && block.rest !== "NONE" && (
-          <Choice
-            label={t("dose.waiting")}
-            value={block.waitIsRest ? "yes" : "no"}
-            options={[
-              { value: "yes", text: t("dose.waitingIs.rest") },
-              { value: "no", text: t("dose.waitingIs.noRest") },
-            ]}
-            onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
-          />
-        )}
       </div>
       {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
       {expected && <p className="border-l-4 border-rule pl-3 text-[0.95rem]">{expected}</p>}
-      <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
-        <span>{t("around.setUp")}</span>
-        {number("setupSec", t("around.setUp"), t("sec"), 5, ",")}
-        <Choice
-          label={t("around.cue")}
-          value={block.cue}
-          options={[
-            { value: "FIRST", text: t("around.cueIs.FIRST") },
-            { value: "AFTER_A_TRY", text: t("around.cueIs.AFTER_A_TRY") },
-          ]}
-          onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
-        />
-        {number("explainSec", t("around.explain"), t("sec"), 5, ",")}
-        <span>{t("around.countInBefore")}</span>
-        {number(
-          "countInSec",
-          t("around.countIn"),
-          t("sec"),
-          1,
-          plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined,
-        )}
-        {plan && plan.sides > 1 && (
-          <>
-            <span>{t("around.changeSidesBefore")}</span>
-            {number("sideSwapSec", t("around.changeSides"), t("sec"), 5, plan.turns > 1 ? "," : undefined)}
-          </>
-        )}
-        {plan && plan.turns > 1 && (
-          <>
-            <span>{t("around.changePlacesBefore")}</span>
-            {number("turnSwapSec", t("around.changePlaces"), t("sec"))}
-          </>
-        )}
-      </div>
       {plan && <Turns {...props} plan={plan} />}
-      <BlockMore {...props} />
       <p className="text-[0.95rem] text-soft">
+        <Term of="gate" />{" "}
         {t("dose.opens", {
           gate: gate({ ...rung, gate: plan?.gate ?? rung.gate }),
           easier: words.easier,
           harder: words.harder,
         })}
       </p>
+      <div className="space-y-1.5 border-y border-rule py-2 text-[0.95rem]">
+        <Fold name={t("fold.rest")} values={restTold(block, plan)} open={!!must("restSec")}>
+          <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
+            <Choice
+              label={t("dose.rest")}
+              value={block.rest}
+              options={[
+                { value: "FIXED", text: t("dose.restIs.FIXED") },
+                { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
+                { value: "NONE", text: t("dose.restIs.NONE") },
+              ]}
+              onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
+            />
+            {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
+            {plan && plan.turns > 1 && block.rest !== "NONE" && (
+              <Choice
+                label={t("dose.waiting")}
+                value={block.waitIsRest ? "yes" : "no"}
+                options={[
+                  { value: "yes", text: t("dose.waitingIs.rest") },
+                  { value: "no", text: t("dose.waitingIs.noRest") },
+                ]}
+                onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+              />
+            )}
+          </div>
+        </Fold>
+        <Fold
+          name={t("fold.around")}
+          values={t("fold.aroundIs", {
+            setUp: block.setupSec,
+            explain: block.explainSec,
+            cue: t(`fold.cue.${block.cue}`),
+            countIn: block.countInSec,
+          })}
+          open={AROUND.some((field) => !!must(field))}
+        >
+          <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
+            <span>{t("around.setUp")}</span>
+            {number("setupSec", t("around.setUp"), t("sec"), 5, ",")}
+            <Choice
+              label={t("around.cue")}
+              value={block.cue}
+              options={[
+                { value: "FIRST", text: t("around.cueIs.FIRST") },
+                { value: "AFTER_A_TRY", text: t("around.cueIs.AFTER_A_TRY") },
+              ]}
+              onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
+            />
+            {number("explainSec", t("around.explain"), t("sec"), 5, ",")}
+            <span>{t("around.countInBefore")}</span>
+            {number(
+              "countInSec",
+              t("around.countIn"),
+              t("sec"),
+              1,
+              plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined,
+            )}
+            {plan && plan.sides > 1 && (
+              <>
+                <span>{t("around.changeSidesBefore")}</span>
+                {number("sideSwapSec", t("around.changeSides"), t("sec"), 5, plan.turns > 1 ? "," : undefined)}
+              </>
+            )}
+            {plan && plan.turns > 1 && (
+              <>
+                <span>{t("around.changePlacesBefore")}</span>
+                {number("turnSwapSec", t("around.changePlaces"), t("sec"))}
+              </>
+            )}
+          </div>
+        </Fold>
+        <BlockMore {...props} />
+      </div>
       <div className="flex flex-wrap gap-2">
         <MoveButtons {...props} />
         <SplitFor {...props} />
@@ -238,6 +259,17 @@ function OnRungs({ plan, ladder }: { plan: BlockPlan; ladder: Ladder }) {
   );
 }
 
+const AROUND = ["setupSec", "explainSec", "countInSec", "sideSwapSec", "turnSwapSec"] as const;
+
+/** The rest as it is now. */
+function restTold(block: Block, plan: BlockPlan | undefined): string {
+  if (block.rest === "NONE") return t("dose.restIs.NONE");
+  const told = t("fold.restIs", { rest: t(`dose.restIs.${block.rest}`), sec: block.restSec });
+  return plan && plan.turns > 1
+    ? `${told}, ${t(block.waitIsRest ? "dose.waitingIs.rest" : "dose.waitingIs.noRest")}`
+    : told;
+}
+
 type NumericField = "sets" | "restSec" | "setupSec" | "explainSec" | "countInSec" | "sideSwapSec" | "turnSwapSec";
 
 const NOTHING = "-";
@@ -264,7 +296,13 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Pr
         </span>
       )}
       <span>
-        <strong>{turns(plan)}</strong>
+        {plan.waves > 1 ? (
+          <Term of="wave">
+            <strong>{turns(plan)}</strong>
+          </Term>
+        ) : (
+          <strong>{turns(plan)}</strong>
+        )}
         {plan.waves > 1 && ` ${only.length > 0 ? t("turns.goForThem") : t("turns.goForEveryone")}`}
         {plan.waiting > 0 && t("turns.waiting", { n: plan.waiting })}
       </span>

@@ -150,7 +150,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
               <span className={block.meanwhile ? "" : "font-semibold text-alert"}>
                 {" ‖ "}
                 {block.meanwhile
-                  ? `at the tables: ${catalogue.find((l) => l.id === block.meanwhile?.ladderId)?.name ?? ""}`
+                  ? `quiet task: ${catalogue.find((l) => l.id === block.meanwhile?.ladderId)?.name ?? ""}`
                   : `${plan.waiting} wait ${clock(plan.idleSecPerPupil)} with nothing to do`}
               </span>
             )}

@@ -9,6 +9,7 @@ import { adaptation, everyTask } from "../../words-findings";
 import type { EditorProps } from "./block-editor";
 import { Row } from "./block-row";
 import { BlockScoring, scoredOtherwise } from "./block-scoring";
+import { Fold } from "./fold";
 
 const t = texts("plan");
 
@@ -29,61 +30,74 @@ export function BlockMore(props: EditorProps) {
     </label>
   );
   return (
-    <div className="space-y-2.5 text-[0.95rem]">
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        {tick(t("more.collect"), block.counted, { counted: !block.counted })}
-        <Choice
-          label={t("more.optional")}
-          value={String(block.optionalSets)}
-          options={Array.from({ length: Math.min(block.sets, MOST_SETS) + 1 }, (_, n) => ({
-            value: String(n),
-            text: t("more.optionalSets", { n, sets: block.sets }),
-          }))}
-          onChange={(n) => onChange({ ...block, optionalSets: Number(n) }, "optionalSets")}
-        />
-        {tick(t("more.beat"), block.beat, { beat: !block.beat })}
-        {block.sayChange && (
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="size-4 accent-ink"
-              checked
-              onChange={() => onEdit({ type: "SAY_CHANGE", blockId: block.id, said: false })}
-            />
-            {t("more.changeSaid")}
-          </label>
-        )}
-      </div>
-      {modifiers.length > 0 && (
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <span>{t("more.with")}</span>
-          {modifiers.map((m) => (
-            <label key={m} className="flex items-center gap-1.5">
+    <>
+      <Fold name={t("fold.rounds")} values={roundsTold(block)}>
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+          {tick(t("more.collect"), block.counted, { counted: !block.counted })}
+          <Choice
+            label={t("more.optional")}
+            value={String(block.optionalSets)}
+            options={Array.from({ length: Math.min(block.sets, MOST_SETS) + 1 }, (_, n) => ({
+              value: String(n),
+              text: t("more.optionalSets", { n, sets: block.sets }),
+            }))}
+            onChange={(n) => onChange({ ...block, optionalSets: Number(n) }, "optionalSets")}
+          />
+          {tick(t("more.beat"), block.beat, { beat: !block.beat })}
+          {block.sayChange && (
+            <label className="flex items-center gap-1.5">
               <input
                 type="checkbox"
                 className="size-4 accent-ink"
-                checked={block.modifiers.includes(m)}
-                onChange={(e) => onEdit({ type: "SET_MODIFIER", blockId: block.id, modifier: m, on: e.target.checked })}
+                checked
+                onChange={() => onEdit({ type: "SAY_CHANGE", blockId: block.id, said: false })}
               />
-              {modifier[m]}
+              {t("more.changeSaid")}
             </label>
-          ))}
+          )}
         </div>
-      )}
-      <details open={differs(block)}>
-        <summary className="cursor-pointer font-semibold">{t("more.rest")}</summary>
-        <div className="mt-2 space-y-2.5 border-l-4 border-rule pl-3">
-          <BlockScoring {...props} />
-          <Attitude {...props} />
-          <PartOfLesson {...props} />
-          <KitRows {...props} />
-          <Mark {...props} />
-          <OwnSpot {...props} />
-          <Variants {...props} />
-        </div>
-      </details>
-    </div>
+        {modifiers.length > 0 && (
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <span>{t("more.with")}</span>
+            {modifiers.map((m) => (
+              <label key={m} className="flex items-center gap-1.5">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-ink"
+                  checked={block.modifiers.includes(m)}
+                  onChange={(e) =>
+                    onEdit({ type: "SET_MODIFIER", blockId: block.id, modifier: m, on: e.target.checked })
+                  }
+                />
+                {modifier[m]}
+              </label>
+            ))}
+          </div>
+        )}
+      </Fold>
+      <Fold name={t("more.rest")} values={t(differs(block) ? "fold.own" : "fold.asLadder")} open={differs(block)}>
+        <BlockScoring {...props} />
+        <Attitude {...props} />
+        <PartOfLesson {...props} />
+        <KitRows {...props} />
+        <Mark {...props} />
+        <OwnSpot {...props} />
+        <Variants {...props} />
+      </Fold>
+    </>
   );
+}
+
+/** Rounds and rules as they are now. */
+function roundsTold(block: Block): string {
+  return [
+    t(block.counted ? "fold.collected" : "fold.notCollected"),
+    block.optionalSets > 0 && t("fold.optional", { n: block.optionalSets }),
+    block.beat && t("fold.beat"),
+    ...block.modifiers.map((m) => modifier[m]),
+  ]
+    .filter(Boolean)
+    .join(", ");
 }
 
 const MOST_SETS = 12;

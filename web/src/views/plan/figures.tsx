@@ -1,4 +1,5 @@
 import type { LessonPlan } from "../../api/types";
+import { Term } from "../../ui/term";
 import { bell, clock, percent } from "../../words";
 
 /** What the core worked out for the whole lesson, in one line. */
@@ -10,7 +11,10 @@ export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean })
         <strong className={`clock ${late ? "text-alert" : ""}`} data-testid="total">
           {clock(plan.totalSec)}
         </strong>{" "}
-        of {clock(plan.bellSec)} · <span className={late ? "font-semibold text-alert" : ""}>{bell(plan)}</span>
+        of {clock(plan.bellSec)} ·{" "}
+        <span className={late ? "font-semibold text-alert" : ""}>
+          <Term of="bell">{bell(plan)}</Term>
+        </span>
       </span>
       <span>
         <strong className="clock">{clock(plan.movingSecPerPupil)}</strong> moving {atHome ? "" : "per pupil "}·{" "}

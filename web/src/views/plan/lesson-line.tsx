@@ -1,5 +1,6 @@
 import type { Space } from "../../api/types";
 import { Choice } from "../../ui/choice";
+import { DayField } from "../../ui/day-field";
 import { NumberField } from "../../ui/fields";
 import { shape, surface } from "../../words-findings";
 import type { usePlan } from "./use-plan";
@@ -23,12 +24,11 @@ export function LessonLine({
     <fieldset disabled={readOnly} className="min-w-0 my-3 flex flex-wrap items-center gap-x-2 gap-y-2">
       <legend className="sr-only">The lesson</legend>
       <span>{saved.className} on</span>
-      <input
-        type="date"
-        aria-label="Day"
-        className="field"
+      <DayField
+        label="Day"
         value={draft.onDay}
-        onChange={(e) => e.target.value && change({ ...draft, onDay: e.target.value }, "day")}
+        disabled={readOnly}
+        onChange={(onDay) => change({ ...draft, onDay }, "day")}
       />
       <span>at</span>
       <input

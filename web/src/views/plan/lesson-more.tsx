@@ -5,6 +5,7 @@ import type { LessonLine } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { daysBetween, plusDays } from "../../local-day";
 import { Choice } from "../../ui/choice";
+import { DayField } from "../../ui/day-field";
 import { NumberField } from "../../ui/fields";
 import { Failed } from "../../ui/states";
 import { day } from "../../words";
@@ -62,7 +63,9 @@ function CopyLesson({ lesson }: { lesson: LessonLine }) {
   const mine = all.filter((c) => c.mayChange);
   return (
     <Part title={t("lessons.copy")} onSend={() => copy.mutate(undefined)}>
-      <DayField label={t("lessons.copyOn")} value={onDay} onChange={setOnDay} />
+      <span className="flex items-center gap-2">
+        {t("lessons.copyOn")} <DayField label={t("lessons.copyOn")} value={onDay} onChange={setOnDay} />
+      </span>
       <NumberField
         label={t("lessons.times")}
         unit={t("lessons.timesEvery")}
@@ -109,7 +112,9 @@ function MoveLesson({ lesson, onDone }: { lesson: LessonLine; onDone: () => void
   if (lesson.taughtOn) return null;
   return (
     <Part title={t("lessons.move")} onSend={() => move.mutate(undefined)}>
-      <DayField label={t("lessons.moveTo")} value={onDay} onChange={setOnDay} />
+      <span className="flex items-center gap-2">
+        {t("lessons.moveTo")} <DayField label={t("lessons.moveTo")} value={onDay} onChange={setOnDay} />
+      </span>
       <label className="flex items-center gap-1.5">
         <input
           type="checkbox"
@@ -153,15 +158,6 @@ export function Gone({ lesson, onBack }: { lesson: LessonLine; onBack: () => voi
       <span className="text-sm text-soft">{t("lessons.forDays")}</span>
       {back.isError && <Failed error={back.error} />}
     </div>
-  );
-}
-
-function DayField({ label, value, onChange }: { label: string; value: string; onChange: (day: string) => void }) {
-  return (
-    <label className="flex items-center gap-2">
-      {label}
-      <input type="date" className="field" value={value} onChange={(e) => e.target.value && onChange(e.target.value)} />
-    </label>
   );
 }
 

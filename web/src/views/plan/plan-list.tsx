@@ -6,6 +6,7 @@ import type { LessonDoc, LessonLine, SchoolClass, Space } from "../../api/types"
 import { useChosenClass } from "../../chosen-class";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
+import { DayField } from "../../ui/day-field";
 import { Labelled, NumberField } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
 import { Empty, Failed, Loading } from "../../ui/states";
@@ -166,12 +167,13 @@ function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Sp
       </Labelled>
       <Labelled label={t("lessons.day")} must={must("onDay")}>
         {(ids) => (
-          <input
-            {...ids}
-            type="date"
-            className="field"
+          <DayField
+            id={ids.id}
+            label={t("lessons.day")}
+            invalid={ids["aria-invalid"]}
+            describedBy={ids["aria-describedby"]}
             value={doc.onDay}
-            onChange={(e) => setDoc({ ...doc, onDay: e.target.value })}
+            onChange={(onDay) => setDoc({ ...doc, onDay })}
           />
         )}
       </Labelled>

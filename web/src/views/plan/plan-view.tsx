@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Redo2, Undo2 } from "lucide-react";
+import { Printer, Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useLocation, useParams } from "react-router";
 import { v4 } from "uuid";
@@ -18,6 +18,7 @@ import { AfterNote, NoteBefore } from "./after-note";
 import { BlockList } from "./block-list";
 import { Figures } from "./figures";
 import { Findings } from "./findings";
+import { FindingsChip } from "./findings-chip";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
@@ -129,6 +130,12 @@ function Editor({
             Send it home
           </Link>
         )}
+        <FindingsChip findings={saved.findings} />
+        {!atHome && blocks.length > 0 && (
+          <Link className="btn no-underline" to={`/plan/${loaded.id}/page`}>
+            <Printer size={18} aria-hidden /> Print
+          </Link>
+        )}
         {!atHome && (
           <RunButton
             lessonId={loaded.id}
@@ -151,7 +158,7 @@ function Editor({
         onChoose={setChosenId}
       />
 
-      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
         <div>
           <BlockList
             blocks={blocks}
@@ -187,12 +194,8 @@ function Editor({
               </button>
             </p>
           )}
-          <AfterNote plan={plan} readOnly={readOnly} must={must} />
-          <div className="mt-8">
-            <Gather view={saved} atHome={atHome} />
-          </div>
         </div>
-        <aside aria-label="Room, findings and kit" className="space-y-5">
+        <aside aria-label="Room and findings" className="space-y-5 lg:row-span-2">
           <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
           <Room
             place={saved.place}
@@ -223,6 +226,13 @@ function Editor({
           )}
           <p className="text-sm text-soft">{deferring}</p>
         </aside>
+        {/* Behind the findings where there is one column: what stands against the lesson comes before its kit. */}
+        <div>
+          <AfterNote plan={plan} readOnly={readOnly} must={must} />
+          <div className="mt-8">
+            <Gather view={saved} atHome={atHome} />
+          </div>
+        </div>
       </div>
       <ProposeLesson
         open={proposing}
@@ -243,6 +253,7 @@ function Editor({
         onOffer={onOffer}
         here={here}
         spaceName={saved.spaceName}
+        after={chosen ? catalogue.find((l) => l.id === chosen.ladderId)?.name : undefined}
         onAdd={(l, r) => add((id, at) => ({ type: "ADD", id, at, ladderId: l.id, rungId: r.id }))}
       />
     </div>

@@ -59,7 +59,7 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
             ? "Both sides look alike."
             : behind.chance < 0.75
               ? `Neither side is surely behind; ${sideWord[behind.side]} ${certainty(behind.chance)} (${sureness(behind.chance)}).`
-              : `Behind is ${sideWord[behind.side]}: ${certainty(behind.chance)} (${sureness(behind.chance)}).`}
+              : `The ${sideWord[behind.side]} side is behind: ${certainty(behind.chance)} (${sureness(behind.chance)}).`}
         </p>
       )}
     </section>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { classRecord, ladders } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
@@ -19,7 +19,9 @@ export function ClassView() {
   const record = useQuery({ ...classRecord(chosen?.id ?? ""), enabled: !!chosen });
   const catalogue = useQuery(ladders);
   const [ladderId, setLadderId] = useState<string>();
-  const [asked, setAsked] = useState<Asked>();
+  const [params, setParams] = useSearchParams();
+  const asked = (params.get("question") as Asked | null) ?? undefined;
+  const setAsked = (question: Asked | undefined) => setParams(question ? { question } : {}, { replace: true });
   const [term, setTerm] = useState(false);
   if (!chosen)
     return (

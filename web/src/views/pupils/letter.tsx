@@ -18,7 +18,7 @@ export function Letter() {
 }
 
 function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
-  const first = record.name.replace(/ \S+$/, "");
+  const first = record.name.replace(/ \S\.$/, "");
   const challenges = record.ladders.flatMap((l) => l.challenges);
   const tried = catalogue.filter((l) => challenges.some((c) => c.ladderId === l.id));
   const done = challenges.filter((c) => c.completedOn && c.modifiers.length === 0);

@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import type { ClassRecord, Ladder, OnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
+import { Term } from "../../ui/term";
 import { useOnDevice } from "../../ui/use-on-device";
 import { family as familyWord, percent } from "../../words";
 import { verdict } from "../../words-record";
@@ -179,10 +180,14 @@ function share(on: OnLadder | undefined): number | null {
 function Legend() {
   return (
     <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.92rem] text-soft">
-      <span>Step filled: completed</span>
+      <span>
+        Step filled: <Term of="challenge">completed</Term>
+      </span>
       <span>Step with a dot: tried</span>
       <span>Bar within a step: how much goes in now</span>
-      <span>○ stands here</span>
+      <span>
+        ○ <Term of="standing">stands here</Term>
+      </span>
       <span>▲ ready to go up</span>
       <span>▼ better a rung back</span>
     </p>

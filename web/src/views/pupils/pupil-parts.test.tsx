@@ -83,7 +83,7 @@ it("says of two sides whether one is behind, with how sure that is, and nothing 
       challenges: [{ rungId: "b", modifiers: [], sides: [] }],
     }) as unknown as LadderRecord;
   const { rerender } = render(<BothSides ladder={ladder} on={on(0.97)} />);
-  expect(screen.getByText(/Behind is left: almost certainly \(97 %\)/)).toBeTruthy();
+  expect(screen.getByText(/The left side is behind: almost certainly \(97 %\)/)).toBeTruthy();
   expect(screen.getByText("3 of 10")).toBeTruthy();
   rerender(<BothSides ladder={ladder} on={on(0.55)} />);
   expect(screen.getByText("Both sides look alike.")).toBeTruthy();

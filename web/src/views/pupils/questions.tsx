@@ -23,7 +23,8 @@ export function QuestionBar({
   return (
     <fieldset className="mb-4 flex flex-wrap gap-1.5 print:hidden" aria-label="Questions">
       {all.map((q) => {
-        const found = record.found.filter((f) => f.question === q).length;
+        const mine = record.found.filter((f) => f.question === q);
+        const pupils = new Set(mine.map((f) => f.pupilId)).size;
         return (
           <button
             key={q}
@@ -32,7 +33,11 @@ export function QuestionBar({
             className={`btn btn-small ${asked === q ? "btn-main" : ""}`}
             onClick={() => onAsk(asked === q ? undefined : q)}
           >
-            {question[q].ask} <span className="clock opacity-75">{found}</span>
+            {question[q].ask}{" "}
+            <span className="clock opacity-75">
+              {pupils}
+              {mine.length > pupils && <span className="text-sm"> ({mine.length} challenges)</span>}
+            </span>
           </button>
         );
       })}

@@ -117,7 +117,12 @@ export function Pads({
             const onSide = (s: "A" | "B") => crew.workers.filter((w) => sideOf(crew, w) === s);
             const props: PadProps = {
               who: name(crew.workers),
-              note: crew.helpers.length > 0 ? `${name(crew.helpers)} counts` : "counts alone",
+              note:
+                crew.helpers.length > 0
+                  ? `${name(crew.helpers)} counts`
+                  : crew.workers.length > 1
+                    ? "count for themselves"
+                    : "counts alone",
               taps,
               measure: rung.measure,
               stairs: rung.stairs,

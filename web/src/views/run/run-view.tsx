@@ -163,7 +163,10 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       keys.current[what as keyof typeof press]();
     };
     // A button that was pressed with a finger or mouse gives space back to hold and go.
-    const letGo = () => document.activeElement instanceof HTMLButtonElement && document.activeElement.blur();
+    const letGo = () => {
+      const at = document.activeElement;
+      if (at instanceof HTMLButtonElement && !at.closest("[role=dialog]")) at.blur();
+    };
     window.addEventListener("keydown", byKey);
     window.addEventListener("click", letGoAfterPointer);
     return () => {

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { KitKind, KitRuleView, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
+import { Term } from "../../ui/term";
 import type { useUndo } from "../../ui/use-undo";
 import { groupName } from "./kit-grid";
 
@@ -40,7 +41,9 @@ export function StandInRules({
     );
   return (
     <section className="mt-8">
-      <h2 className="border-b-2 border-ink pb-1">What may stand in</h2>
+      <h2 className="border-b-2 border-ink pb-1">
+        What may <Term of="standIn">stand in</Term>
+      </h2>
       <p className="mt-1 text-soft">
         Each task names its own stand-ins first. What you add here comes after them, wherever it can do what the task
         asks.

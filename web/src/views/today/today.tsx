@@ -41,6 +41,7 @@ export function Today({ who }: { who: Who }) {
       ))}
       <NextLesson classId={chosen.id} mayChange={chosen.mayChange} />
       {chosen.mayChange && <FromHome classId={chosen.id} />}
+      {chosen.mayChange && <Ready classId={chosen.id} />}
       {chosen.mayChange && <LastTime classId={chosen.id} />}
     </div>
   );
@@ -126,6 +127,30 @@ function FromHome({ classId }: { classId: string }) {
     </p>
   );
 }
+
+/** Who is ready, and who needs something else: three questions that have an answer today. */
+function Ready({ classId }: { classId: string }) {
+  const { data } = useQuery(classRecord(classId));
+  const found = TODAYS.map((question) => ({
+    question,
+    pupils: new Set(data?.found.filter((f) => f.question === question).map((f) => f.pupilId)).size,
+  })).filter((q) => q.pupils > 0);
+  if (found.length === 0) return null;
+  return (
+    <section aria-labelledby="ready">
+      <h2 id="ready">{t("ready.title")}</h2>
+      <ul className="mt-2 flex flex-wrap gap-x-8 gap-y-1">
+        {found.map(({ question, pupils }) => (
+          <li key={question}>
+            <Link to={`/pupils?question=${question}`}>{t(`ready.${question}`, { n: pupils })}</Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const TODAYS = ["READY_TO_GO_UP", "BETTER_A_RUNG_BACK", "OTHER_SIDE_BEHIND", "NOT_SEEN"] as const;
 
 function LastTime({ classId }: { classId: string }) {
   const record = useQuery(classRecord(classId));

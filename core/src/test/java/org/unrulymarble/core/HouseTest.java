@@ -34,6 +34,19 @@ class HouseTest {
         assertThat(rooms(picture, "web")).isEqualTo(folders("web/src/views"));
     }
 
+    @Test
+    void the_words_of_our_own_are_explained_alike_in_the_pages_and_in_the_docs() throws IOException {
+        String pages = Files.readString(ROOT.resolve("web/src/words/glossary.json"));
+        String docs = Files.readString(ROOT.resolve("docs/words.md"));
+        Matcher word = Pattern.compile("\"word\": \"([^\"]+)\",\\s*\"field\": \"([^\"]+)\",\\s*\"line\": \"([^\"]+)\"")
+                .matcher(pages);
+        List<String> rows = new ArrayList<>();
+        while (word.find()) rows.add("| %s | %s | %s |".formatted(word.group(1), word.group(2), word.group(3)));
+        assertThat(rows).hasSizeGreaterThan(20);
+        assertThat(docs.lines().filter(l -> l.startsWith("| ") && !l.startsWith("| Here")))
+                .containsExactlyElementsOf(rows);
+    }
+
     /** The words of a floor's lines, up to what is said about them. */
     private static Set<String> rooms(String picture, String floor) {
         Set<String> rooms = new TreeSet<>();

@@ -2,6 +2,7 @@ package org.unrulymarble.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
@@ -43,6 +44,9 @@ class FirstTeacherJourneyTest {
                     Newcomer.code(empty), Keys.TAB, "rowe", Keys.TAB, "Ms Rowe", Keys.TAB, "ball-in-a-cup", Keys.ENTER);
 
             newcomer.reads("How many pupils?");
+            // A choice among cards, pressed as the label that it is.
+            browser.script("arguments[0].click()", browser.seeText("Covered yard"));
+            newcomer.pressed();
             newcomer.press("Propose a lesson");
             newcomer.reads("This lesson is a proposal for 24 pupils");
             newcomer.press("Run it");
@@ -52,10 +56,12 @@ class FirstTeacherJourneyTest {
             assertThat(counted).hasSizeGreaterThanOrEqualTo(3);
             for (int block : counted.subList(0, 3)) {
                 newcomer.press("Go to");
-                newcomer.press((block + 1) + " ");
+                browser.see("[role=dialog] li:nth-of-type(" + (block + 1) + ") button")
+                        .click();
+                newcomer.pressed();
                 while (!browser.shows(SHEET)) newcomer.press("End the turn");
                 newcomer.reads("counted");
-                allNumbers(newcomer);
+                numbers(newcomer, block != counted.get(2));
             }
             newcomer.press("Finish");
             newcomer.reads("Finish this run?");
@@ -70,21 +76,23 @@ class FirstTeacherJourneyTest {
         }
     }
 
-    /** Numbers of the blocks of the run that count, from 0. */
+    /** Numbers of the blocks of the run that count, from 0, those with one side first. */
     private List<Integer> countedBlocks() {
         JsonNode blocks = run().get("sheet").get("script").get("blocks");
         return IntStream.range(0, blocks.size())
                 .filter(b -> blocks.get(b).get("counted").booleanValue())
                 .boxed()
+                .sorted(Comparator.comparing(b -> blocks.get(b).get("sides").size()))
                 .toList();
     }
 
-    /** A number for each that the sheet asks, from first to last as the focus goes: a digit and Enter. */
-    private void allNumbers(Newcomer newcomer) {
+    /** 24 numbers, or all that the sheet asks, as the focus goes: a digit and Enter each. */
+    private void numbers(Newcomer newcomer, boolean all) {
         int asked = open().size();
         assertThat(asked).as("numbers that a round of 24 asks for").isGreaterThanOrEqualTo(24);
-        for (int n = 0; n < asked; n++) newcomer.types(String.valueOf(3 + n % 6), Keys.ENTER);
-        assertThat(open()).isEmpty();
+        int typed = all ? asked : 24;
+        for (int n = 0; n < typed; n++) newcomer.types(String.valueOf(3 + n % 6), Keys.ENTER);
+        assertThat(open()).hasSize(asked - typed);
         newcomer.types(Keys.ESCAPE);
     }
 

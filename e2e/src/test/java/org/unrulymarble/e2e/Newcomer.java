@@ -32,6 +32,11 @@ final class Newcomer {
         presses++;
     }
 
+    /** One press that was made in another way. */
+    void pressed() {
+        presses++;
+    }
+
     /** Types where the focus is: a letter, a digit, a Tab, an Enter is a key each. */
     void types(CharSequence... some) {
         browser.keys(some);

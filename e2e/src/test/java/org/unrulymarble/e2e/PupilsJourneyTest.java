@@ -36,7 +36,7 @@ class PupilsJourneyTest {
         // The new block is open on arrival.
         assertThat(browser.see("ol[aria-label=Blocks] > li:has(fieldset)").getText())
                 .contains(ladder)
-                .contains("each on their own rung", "Only for", "at the tables");
+                .contains("each on their own rung", "Only for", "quiet task");
 
         browser.open("/pupils");
         browser.press("Ready to go up");

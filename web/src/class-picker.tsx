@@ -1,0 +1,18 @@
+import { useChosenClass } from "./chosen-class";
+import { Choice } from "./ui/choice";
+import { count } from "./words";
+
+/** The class in hand, in the bar. */
+export function ClassPicker() {
+  const { chosen, all, choose } = useChosenClass();
+  if (!chosen) return null;
+  return (
+    <Choice
+      label="Class"
+      className="btn btn-small"
+      value={chosen.id}
+      options={all.map((c) => ({ value: c.id, text: `${c.name} · ${count(c.pupils.length, "pupil", "pupils")}` }))}
+      onChange={choose}
+    />
+  );
+}
