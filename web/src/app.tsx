@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { CircleUser } from "lucide-react";
 import { lazy, Suspense, useEffect, useMemo } from "react";
 import { Link, NavLink, Outlet, Route, Routes, useLocation, useNavigate } from "react-router";
 import { api, Problem } from "./api/client";
@@ -156,7 +157,10 @@ function Frame({ who }: { who: Who }) {
         <span className="flex items-center gap-2.5 pb-2.5 font-head text-xl font-bold">
           <img src="/marble.svg" alt="" width="30" height="30" /> Unruly Marble
         </span>
-        <nav aria-label="Views" className="order-last -mb-px flex w-full overflow-x-auto sm:order-none sm:w-auto">
+        <nav
+          aria-label="Views"
+          className="order-last -mb-px flex w-full overflow-x-auto pr-8 [mask-image:linear-gradient(to_right,black_88%,transparent)] sm:order-none sm:w-auto sm:pr-0 sm:[mask-image:none]"
+        >
           {mine.map(([to, text]) => (
             <NavLink
               key={to}
@@ -216,13 +220,14 @@ function SignOut({ who }: { who: Who }) {
   };
   return (
     <span className="flex items-center gap-2 text-soft">
-      <Link to="/me" className="hidden font-semibold 2xl:inline" title="Your account">
-        {who.displayName}
+      <Link to="/me" className="flex items-center gap-1.5 font-semibold" title={who.displayName}>
+        <CircleUser size={20} aria-hidden />
+        <span className="sr-only 2xl:not-sr-only">
+          <span className="2xl:hidden">Your account, </span>
+          {who.displayName}
+        </span>
       </Link>
-      <Link to="/me" className="font-semibold 2xl:hidden" title={who.displayName}>
-        Account
-      </Link>
-      <button type="button" className="font-semibold underline" onClick={leave}>
+      <button type="button" className="font-semibold whitespace-nowrap underline" onClick={leave}>
         Sign out
       </button>
     </span>

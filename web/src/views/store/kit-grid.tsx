@@ -88,7 +88,7 @@ function Tick({
         />
         <span>
           {kind.name}
-          {anybodys && !item && <span className="block text-sm text-soft">{t("kit.everybody")}</span>}
+          {anybodys && !item && <span className="text-sm text-soft"> · {t("kit.everybody")}</span>}
         </span>
       </label>
       <InPlace

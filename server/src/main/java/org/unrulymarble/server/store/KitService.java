@@ -1,7 +1,8 @@
 package org.unrulymarble.server.store;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -42,13 +43,12 @@ public class KitService {
     /** All kinds that are known: the shipped ones with this school's changes, then its own. */
     @Transactional(readOnly = true)
     public KitKinds kinds() {
-        List<KitKind> all = new ArrayList<>(kinds.all());
-        for (KitItemRow item : items.findAllByOrderByName()) {
-            KitKind kind = item.held().kind();
-            all.removeIf(k -> k.id().equals(kind.id()));
-            all.add(kind);
-        }
-        return new KitKinds(all);
+        // A kind that the school has changed keeps its place.
+        Map<String, KitKind> all = new LinkedHashMap<>();
+        kinds.all().forEach(k -> all.put(k.id(), k));
+        items.findAllByOrderByName()
+                .forEach(i -> all.put(i.held().kind().id(), i.held().kind()));
+        return new KitKinds(all.values());
     }
 
     /** Kinds that this school has added. */
