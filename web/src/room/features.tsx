@@ -49,7 +49,7 @@ function One({ f, place, scale, turned }: { f: Feature; place: LessonView["place
     RIGHT: [x + w, y, x + w, y + h],
   }[edge] as [number, number, number, number];
   const upright = edge === "LEFT" || edge === "RIGHT";
-  const tx = upright ? (edge === "LEFT" ? x + Math.max(w, 4) / 2 + 4 : x + w - Math.max(w, 4) / 2 - 4) : x + w / 2;
+  const tx = upright ? (edge === "LEFT" ? x + Math.max(w / 2 + 4, 14) : x + w - Math.max(w, 4) / 2 - 4) : x + w / 2;
   const ty = upright ? y + h / 2 : edge === "TOP" ? y + Math.max(h / 2, 12) + 4 : y + h - Math.max(h / 2, 12) + 4;
   const long = (upright ? h : w) >= 44;
   return (
@@ -82,6 +82,9 @@ function One({ f, place, scale, turned }: { f: Feature; place: LessonView["place
           fontSize="11.500"
           textAnchor="middle"
           fill="var(--color-soft)"
+          stroke="var(--color-tint)"
+          strokeWidth="3"
+          paintOrder="stroke"
           transform={upright ? `rotate(-90 ${tx} ${ty})` : undefined}
         >
           {featureWord[f.kind]}

@@ -134,6 +134,13 @@ function BlockLine(props: Props & { block: Block; index: number }) {
         {ladder ? <FamilyGlyph family={ladder.family} size={26} /> : <TimeGlyph kind={block.kind} size={26} />}
         <button
           type="button"
+          data-block
+          onKeyDown={(e) => {
+            const by = { ArrowUp: -1, ArrowDown: 1 }[e.key];
+            if (!e.altKey || !by || readOnly || index + by < 0 || index + by >= props.blocks.length) return;
+            e.preventDefault();
+            props.onEdit([{ type: "MOVE", blockId: block.id, to: index + by }], `move ${block.id} ${Date.now()}`);
+          }}
           className="min-w-0 flex-1 text-left"
           aria-expanded={open}
           onClick={() => onChoose(open ? undefined : block.id)}

@@ -76,7 +76,7 @@ export function PlanList() {
         </>
       )}
       <Sheet title={t("lessons.new")} open={making} onOpenChange={setMaking}>
-        <NewLesson schoolClass={chosen} rooms={rooms.data} />
+        <NewLesson schoolClass={chosen} rooms={rooms.data} last={all.data.at(-1)} />
       </Sheet>
       <Sheet title={handled?.name ?? ""} open={!!handled} onOpenChange={(open) => !open && setHandled(undefined)}>
         {handled && (
@@ -138,14 +138,23 @@ function Lines({
   );
 }
 
-function NewLesson({ schoolClass, rooms }: { schoolClass: SchoolClass; rooms: Space[] }) {
+function NewLesson({
+  schoolClass,
+  rooms,
+  last,
+}: {
+  schoolClass: SchoolClass;
+  rooms: Space[];
+  /** the latest of the class: where, when and how long it usually is */
+  last: LessonLine | undefined;
+}) {
   const [doc, setDoc] = useState<LessonDoc>({
     version: null,
     classId: schoolClass.id,
-    spaceId: rooms[0]?.id ?? "",
+    spaceId: (rooms.find((r) => r.name === last?.spaceName) ?? rooms[0])?.id ?? "",
     name: "",
     onDay: localDay(),
-    lesson: emptyLesson(USUAL_MINUTES),
+    lesson: { ...emptyLesson(last?.minutes ?? USUAL_MINUTES), startMin: last?.startMin ?? null },
   });
   const make = useMakeLesson();
   const must = (field: string) => make.error?.must(field);

@@ -30,7 +30,7 @@ export function PlanNext({ classId }: { classId: string }) {
             spaceId: room.id,
             name: t("next.name", { day: day(onDay) }),
             onDay,
-            lesson: emptyLesson(minutes),
+            lesson: { ...emptyLesson(minutes), startMin: last?.startMin ?? null },
           })
         }
       >

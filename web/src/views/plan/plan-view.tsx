@@ -81,6 +81,11 @@ function Editor({
         e.preventDefault();
         if (e.shiftKey) redo?.();
         else undo?.();
+      } else if ((e.key === "[" || e.key === "]") && !typing) {
+        // To the block before or behind, wherever the focus was.
+        const rows = [...document.querySelectorAll<HTMLElement>("button[data-block]")];
+        const at = rows.indexOf(document.activeElement as HTMLElement);
+        rows[at < 0 ? 0 : Math.max(0, Math.min(rows.length - 1, at + (e.key === "]" ? 1 : -1)))]?.focus();
       } else if (e.key === "n" && !typing && !readOnly && !e.ctrlKey && !e.metaKey) {
         e.preventDefault();
         setAdding(true);

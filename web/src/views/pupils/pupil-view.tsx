@@ -7,6 +7,7 @@ import { count } from "../../words";
 import { AttemptsOfPupil } from "./attempts-of-pupil";
 import { DataOfPupil } from "./data-of-pupil";
 import { LadderOfPupil } from "./ladder-of-pupil";
+import { Matters } from "./matters";
 import { SaidAndSeen } from "./said-and-seen";
 
 /** One pupil: rungs climbed, bests, and every attempt. */
@@ -24,6 +25,8 @@ export function PupilView() {
   const done = record.data.ladders
     .flatMap((l) => l.challenges)
     .filter((c) => c.completedOn && c.modifiers.length === 0);
+  // What was practised last stands first.
+  const lately = [...record.data.ladders].sort((a, b) => (b.lastOn ?? "").localeCompare(a.lastOn ?? ""));
   const movedMin = Math.round(record.data.ladders.reduce((sum, l) => sum + l.workedSec, 0) / 60);
   return (
     <>
@@ -54,10 +57,21 @@ export function PupilView() {
             {count(days, "day", "days")}; {count(movedMin, "minute", "minutes")} of work by the clock.
             {completedRun > 1 && ` On each of the last ${completedRun} days a challenge was completed.`}
           </p>
-          <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
-            {record.data.ladders.map((on) => {
+          <Matters record={record.data} catalogue={catalogue.data} />
+          <div className="grid items-start gap-x-10 gap-y-4 md:grid-cols-2">
+            {lately.map((on, i) => {
               const ladder = catalogue.data.find((l) => l.id === on.ladderId);
-              return ladder && <LadderOfPupil key={on.ladderId} ladder={ladder} on={on} record={record.data} />;
+              return (
+                ladder && (
+                  <LadderOfPupil
+                    key={on.ladderId}
+                    ladder={ladder}
+                    on={on}
+                    record={record.data}
+                    open={i < OPEN_AT_FIRST}
+                  />
+                )
+              );
             })}
           </div>
           <AttemptsOfPupil record={record.data} catalogue={catalogue.data} />
@@ -68,3 +82,6 @@ export function PupilView() {
     </>
   );
 }
+
+/** The others are folded. */
+const OPEN_AT_FIRST = 2;

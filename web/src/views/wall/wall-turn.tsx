@@ -21,7 +21,7 @@ export function WallTurn({
   const quiet = wall.ladders.find((l) => l.id === block.meanwhileLadderId);
   const quietRung = quiet?.rungs.find((r) => r.id === block.meanwhileRungId);
   return (
-    <div className="text-[clamp(1rem,1.7vw,1.9rem)]">
+    <div className="text-[clamp(1.1rem,2.95vw,3.6rem)] leading-tight">
       <ul className="flex flex-wrap gap-x-[2vw] gap-y-1">
         {now.crews.map((crew) => (
           <li key={crew.spot}>

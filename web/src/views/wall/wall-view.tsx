@@ -4,6 +4,7 @@ import { api, Problem } from "../../api/client";
 import type { RunEvent, WallFace } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { Loading } from "../../ui/states";
+import { useOnDevice } from "../../ui/use-on-device";
 import { clock, sideCall } from "../../words";
 import { calledNow } from "../run/called";
 import { CalledWord } from "../run/called-word";
@@ -22,8 +23,11 @@ import { WallTurn } from "./wall-turn";
 /** The face of a run that all can read from the other end of the room; opened by its code, without signing in. */
 export function WallView() {
   const { code } = useParams();
+  const [light, setLight] = useOnDevice<boolean>("marble.wallLight", false);
   return (
-    <div className="on-night min-h-dvh bg-night text-chalk">{code ? <OfRun key={code} code={code} /> : <Ask />}</div>
+    <div className={`min-h-dvh ${light ? "on-day" : "on-night bg-night text-chalk"}`}>
+      {code ? <OfRun key={code} code={code} light={light} onLight={setLight} /> : <Ask />}
+    </div>
   );
 }
 
@@ -61,7 +65,13 @@ function Ask({ wrong }: { wrong?: string }) {
   );
 }
 
-function OfRun({ code }: { code: string }) {
+type Lit = {
+  /** for a picture in the sun: dark on light */
+  light: boolean;
+  onLight: (light: boolean) => void;
+};
+
+function OfRun({ code, ...lit }: { code: string } & Lit) {
   const [wall, setWall] = useState<WallFace>();
   const [log, setLog] = useState<RunEvent[]>([]);
   const [problem, setProblem] = useState<Problem>();
@@ -116,7 +126,7 @@ function OfRun({ code }: { code: string }) {
       </p>
     );
   if (!wall || !played) return <Loading what="the wall face" />;
-  return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.what.type === "GO")} />;
+  return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.what.type === "GO")} {...lit} />;
 }
 
 function Face({
@@ -124,12 +134,14 @@ function Face({
   played,
   counts,
   begun,
+  light,
+  onLight,
 }: {
   wall: WallFace;
   played: Played;
   counts: Map<string, Tally>;
   begun: boolean;
-}) {
+} & Lit) {
   const { segments, blocks } = wall.script;
   const now = useNow(played.anchor.playing);
   const sounder = useRef(new Sounder());
@@ -159,31 +171,33 @@ function Face({
   const side = sideOf && block?.sides[sideOf.side];
   const turnSegment = segment.kind === "WORK" ? segment : (upcoming ?? segments[roundAt(segments, segment.index)]);
   return (
-    <div className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[2vh] px-[3vw] py-[2vh]">
+    <div className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[1.5vh] px-[3vw] py-[1.5vh]">
       {played.stopped && <StopAll />}
       <div className="flex flex-1 flex-wrap items-center gap-x-[4vw] gap-y-2">
         <p
           role="timer"
           aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(leftMs / 1000))} left`}
-          className={`digits text-[clamp(6rem,min(25vw,46vh),34rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
+          className={`digits text-[clamp(6rem,min(23vw,36vh),34rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
           data-testid="wall-clock"
         >
           {clock(Math.ceil(leftMs / 1000))}
         </p>
         <div className="min-w-[min(100%,22rem)] flex-1">
-          <p className="text-[clamp(1.2rem,2.4vw,2.6rem)] font-semibold text-mist">
+          <p className="text-[clamp(1.2rem,2.95vw,3.4rem)] font-semibold text-mist">
             {held ? "Held" : begun ? wordOf(wall.script, segment) : "Ready"}
           </p>
-          <p className="font-head text-[clamp(2.2rem,5.4vw,6.5rem)] leading-[1.05] font-bold" data-testid="wall-call">
+          <p className="font-head text-[clamp(2.2rem,4.6vw,6rem)] leading-[1.05] font-bold" data-testid="wall-call">
             {held ? "Hold" : call || rung?.name || wordOf(wall.script, segment)}
           </p>
           {side && side !== "NONE" && side !== "MIXED" && !held && (
-            <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,5vw,6rem)] leading-tight font-bold text-night">
+            <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,4vw,5rem)] leading-tight font-bold text-night">
               {sideCall[side]}
             </p>
           )}
           {called && <CalledWord {...called} huge />}
-          {ladder && !called && <p className="mt-4 text-[clamp(1.2rem,2.2vw,2.4rem)]">{ladder.cues.join(" · ")}</p>}
+          {ladder && !called && (
+            <p className="mt-3 text-[clamp(1.2rem,2.95vw,3.4rem)] leading-tight">{ladder.cues.join(" · ")}</p>
+          )}
         </div>
       </div>
       {turnSegment && block && (
@@ -208,9 +222,12 @@ function Face({
       />
       <p className="flex items-center gap-4 text-mist">
         {wall.lessonName} · {wall.spaceName}
+        <button type="button" className="btn btn-small ml-auto" aria-pressed={light} onClick={() => onLight(!light)}>
+          {light ? "Dark" : "Light, for the sun"}
+        </button>
         <button
           type="button"
-          className="btn btn-small ml-auto"
+          className="btn btn-small"
           aria-pressed={sound}
           onClick={() => {
             sounder.current.wake();

@@ -40,10 +40,6 @@ public final class Shots {
         browser.see("[aria-label='Work, s']");
         browser.script("window.scrollTo(0, 0)");
         picture("plan");
-        browser.press("+ Add a block");
-        browser.see("[type=search]");
-        picture("plan-add-a-block");
-        browser.keys(Keys.ESCAPE);
         browser.press("Propose a lesson");
         browser.seeText("by the same weights");
         picture("plan-propose");
@@ -64,6 +60,9 @@ public final class Shots {
         ladders();
         marks();
 
+        browser.open("/begin");
+        browser.seeText("How many pupils?");
+        picture("begin");
         browser.open("/store");
         browser.see("main ul button[aria-expanded]").click();
         browser.see("[aria-label='First name of pupil 1']");

@@ -87,6 +87,7 @@ class LessonController {
     /**
      * A lesson in a list.
      *
+     * @param startMin minutes after midnight when it begins, or null
      * @param taughtOn the last day on which it was run and recorded, or null
      * @param afterNote what to remember of it, or null
      */
@@ -97,6 +98,7 @@ class LessonController {
             String spaceName,
             String name,
             LocalDate onDay,
+            Integer startMin,
             int minutes,
             int blocks,
             LocalDate taughtOn,
@@ -117,6 +119,7 @@ class LessonController {
                         k.space().name(),
                         k.name(),
                         k.onDay(),
+                        k.lesson().startMin(),
                         k.lesson().minutes(),
                         k.lesson().blocks().size(),
                         taughtOn.get(k.id()),

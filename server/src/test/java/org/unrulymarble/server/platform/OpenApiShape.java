@@ -206,7 +206,7 @@ public class OpenApiShape {
                     "TypedIn", Set.of("modifiers", "timeMs", "distanceM", "target", "with", "where", "seen", "trial")),
             Map.entry("RoundAgainst", Set.of("best", "last")),
             Map.entry("Lesson", Set.of("startMin", "afterNote")),
-            Map.entry("LessonLine", Set.of("taughtOn", "afterNote")),
+            Map.entry("LessonLine", Set.of("startMin", "taughtOn", "afterNote")),
             Map.entry("Copies", Set.of("classId", "times", "everyDays")),
             Map.entry("Shift", Set.of("andLater")),
             Map.entry(
