@@ -103,6 +103,10 @@ const says: Record<Finding["code"], Say> = {
     `It takes ${clock(n(f, "totalSec"))}: ${clock(n(f, "pastSec"))} past the bell at ${clock(n(f, "bellSec"))}.`,
   WATER_MISSING: (f) =>
     `${Math.round(n(f, "activeSec") / 60)} active minutes without water${f.heat ? " on a hot day" : ""}.`,
+  QUIET_TASK_AGAIN: (f) =>
+    `“${t(f, "task")}” is the quiet task for the ${n(f, "times") === 3 ? "third" : `${n(f, "times")}th`} time.`,
+  THROWS_MANY: (f) =>
+    `About ${n(f, "throws")} full throws each in one lesson; the youngest is ${n(f, "age")}. Young shoulders: keep the number small.`,
   WAVE_IDLE: (f) => `${n(f, "waiting")} wait ${clock(n(f, "waitsSec"))} in each set with nothing to do.`,
   SIDE_LEFT_OUT: (f) =>
     `The ${side[t(f, "side") as keyof typeof side] ?? t(f, "side")} side gets ${Math.round(100 * n(f, "share"))} % of it.`,
@@ -167,7 +171,11 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   FIT_TO_BELL: (f) => ["Fit to the bell", `sets and seconds so that it ends at ${clock(n(f, "endsSec"))}`],
   LESS_OF_IT: (f) => [
     "Less of it",
-    f.reps ? `${count(n(f, "reps"), "try", "tries")} instead` : `${n(f, "limitSec")} s at most`,
+    f.sets
+      ? `“${t(f, "task")}” with ${count(n(f, "sets"), "set", "sets")}`
+      : f.reps
+        ? `${count(n(f, "reps"), "try", "tries")} instead`
+        : `${n(f, "limitSec")} s at most`,
   ],
   WITHOUT_OPTIONAL: (f) => ["Leave out the optional", `saves ${clock(n(f, "savesSec"))}`],
   WARM_UP_IN: (f) => ["Put one in", `“${t(f, "task")}”, ${clock(n(f, "seconds"))}`],
@@ -208,6 +216,8 @@ const thresholds: Record<string, (value: number) => string> = {
   waterActiveMin: (v) => `${v} active minutes`,
   waterHeatActiveMin: (v) => `${v} active minutes in the heat`,
   idleSec: (v) => `more than ${v} s of waiting`,
+  quietMost: (v) => `more than ${v} times the same`,
+  throwsMost: (v) => `more than ${v} throws`,
   sideShare: (v) => `less than ${Math.round(100 * v)} %`,
   effortLeap: (v) => `more than ${v} steps of effort`,
   gateShare: (v) => `fewer than ${Math.round(100 * v)} % of the class`,

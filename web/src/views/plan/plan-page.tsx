@@ -79,7 +79,7 @@ function Page({ view, catalogue }: { view: LessonView; catalogue: Ladder[] }) {
           ))}
         </tbody>
       </table>
-      <div className="mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-6 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:grid-cols-2">
         <div>
           {inRoom && (
             <Room

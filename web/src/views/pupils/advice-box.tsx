@@ -75,7 +75,7 @@ export function AdviceBox({
         </table>
         {advice.sides.map((s) => (
           <div key={s.side} className="mt-2">
-            {advice.sides.length > 1 && <h4 className="font-semibold">{side[s.side]}</h4>}
+            {advice.sides.length > 1 && <h3 className="font-semibold">{side[s.side]}</h3>}
             <p className="text-[0.95rem]">{beside(s)}</p>
             {s.evidence.length === 0 ? (
               <p className="text-soft">{opened ? "No round with counted misses." : "The tries are on their way."}</p>

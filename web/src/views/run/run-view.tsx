@@ -33,7 +33,7 @@ export function RunView() {
   const { id = "" } = useParams();
   const on = useRun(id);
   return (
-    <div className="on-night min-h-dvh bg-night text-chalk">
+    <main className="on-night min-h-dvh bg-night text-chalk">
       {on.error ? (
         <Failed error={on.error} again={on.load} />
       ) : !on.run || !on.played ? (
@@ -41,9 +41,12 @@ export function RunView() {
       ) : on.played.finished ? (
         <Recorded on={on} takeBack={() => takeBackFinish(on)} />
       ) : (
-        <Running run={on.run} played={on.played} on={on} />
+        <>
+          <h1 className="sr-only">{on.run.sheet.lessonName}</h1>
+          <Running run={on.run} played={on.played} on={on} />
+        </>
       )}
-    </div>
+    </main>
   );
 }
 

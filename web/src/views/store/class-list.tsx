@@ -52,18 +52,20 @@ export function ClassListReader({
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap items-end gap-3">
-        <Labelled label={t("list.label")} must={problem?.errors[0]?.must}>
-          {(ids) => (
-            <textarea
-              {...ids}
-              className="field w-96 max-w-full"
-              rows={4}
-              placeholder={t("list.example")}
-              value={text}
-              onChange={(e) => ask(e.target.value, null)}
-            />
-          )}
-        </Labelled>
+        <div className="w-full max-w-96">
+          <Labelled label={t("list.label")} must={problem?.errors[0]?.must}>
+            {(ids) => (
+              <textarea
+                {...ids}
+                className="field w-full"
+                rows={4}
+                placeholder={t("list.example")}
+                value={text}
+                onChange={(e) => ask(e.target.value, null)}
+              />
+            )}
+          </Labelled>
+        </div>
         <label className="text-sm">
           <span className="mb-1 block text-soft">{t("list.file")}</span>
           <input

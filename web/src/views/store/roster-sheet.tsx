@@ -19,8 +19,8 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
           </a>
         </p>
         <p className="mt-3 text-soft">
-          Needed are the columns first_name and initial. Who is here already is found by id, else by first name and
-          initial. Columns that a file does not have stay as they are; nobody is removed.
+          Needed is the column first_name. Who is here already is found by id, else by first name and initial. Columns
+          that a file does not have stay as they are; nobody is removed.
         </p>
         <BringFile<RosterBrought>
           path={`/classes/${known.id}/roster`}

@@ -25,9 +25,9 @@ export function WallView() {
   const { code } = useParams();
   const [light, setLight] = useOnDevice<boolean>("marble.wallLight", false);
   return (
-    <div className={`min-h-dvh ${light ? "on-day" : "on-night bg-night text-chalk"}`}>
+    <main className={`min-h-dvh ${light ? "on-day" : "on-night bg-night text-chalk"}`}>
       {code ? <OfRun key={code} code={code} light={light} onLight={setLight} /> : <Ask />}
-    </div>
+    </main>
   );
 }
 
@@ -172,6 +172,7 @@ function Face({
   const turnSegment = segment.kind === "WORK" ? segment : (upcoming ?? segments[roundAt(segments, segment.index)]);
   return (
     <div className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[1.5vh] px-[3vw] py-[1.5vh]">
+      <h1 className="sr-only">{wall.lessonName}</h1>
       {played.stopped && <StopAll />}
       <div className="flex flex-1 flex-wrap items-center gap-x-[4vw] gap-y-2">
         <p

@@ -84,7 +84,7 @@ class PupilsJourneyTest {
         browser.open("/store");
         browser.press("Whimbrel 4");
         browser.press("Class list in and out");
-        browser.see("input[type=file]").sendKeys(list.toString());
+        browser.see("[role=dialog] input[type=file]").sendKeys(list.toString());
         browser.seeText("1 cell is wrong");
         browser.seeText("birth_year");
         Path mended = Files.createTempFile("list", ".csv");

@@ -130,6 +130,8 @@ public record Planning(
      * @param swingMarginM beyond the reach of a swing
      * @param ageYears age that is reckoned with where no birth year is known
      * @param spareEvery one spare ball for so many
+     * @param throwsMost full throws of one pupil in a lesson, where the youngest is {@code throwsCountUpTo} years old or less
+     * @param quietMost blocks of a lesson with the same quiet task
      */
     public record Thresholds(
             Integer waterActiveMin,
@@ -143,11 +145,14 @@ public record Planning(
             Double wayFreeM,
             Double swingMarginM,
             Integer ageYears,
-            Integer spareEvery) {
+            Integer spareEvery,
+            Integer throwsMost,
+            Integer throwsCountUpTo,
+            Integer quietMost) {
 
         /** Where a school's own file says nothing. */
-        static final Thresholds USUAL =
-                new Thresholds(null, null, null, null, null, null, null, null, null, null, null, null);
+        static final Thresholds USUAL = new Thresholds(
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
         public Thresholds {
             waterActiveMin = waterActiveMin == null ? 20 : waterActiveMin;
@@ -162,6 +167,9 @@ public record Planning(
             swingMarginM = swingMarginM == null ? 0.3 : swingMarginM;
             ageYears = ageYears == null ? 9 : ageYears;
             spareEvery = spareEvery == null ? 8 : spareEvery;
+            throwsMost = throwsMost == null ? 100 : throwsMost;
+            throwsCountUpTo = throwsCountUpTo == null ? 12 : throwsCountUpTo;
+            quietMost = quietMost == null ? 2 : quietMost;
             new Checks()
                     .range("waterActiveMin", waterActiveMin, 1, 240)
                     .range("waterHeatActiveMin", waterHeatActiveMin, 1, 240)
@@ -175,6 +183,9 @@ public record Planning(
                     .range("swingMarginM", swingMarginM, 0, 10)
                     .range("ageYears", ageYears, 3, 99)
                     .range("spareEvery", spareEvery, 1, 100)
+                    .range("throwsMost", throwsMost, 1, 10_000)
+                    .range("throwsCountUpTo", throwsCountUpTo, 0, 99)
+                    .range("quietMost", quietMost, 1, 60)
                     .done();
         }
     }

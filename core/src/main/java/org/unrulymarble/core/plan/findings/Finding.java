@@ -79,6 +79,8 @@ public record Finding(
         PAST_BELL,
         WATER_MISSING,
         WAVE_IDLE,
+        QUIET_TASK_AGAIN,
+        THROWS_MANY,
         SIDE_LEFT_OUT,
         WARM_UP_MISSING,
         COOL_DOWN_MISSING,

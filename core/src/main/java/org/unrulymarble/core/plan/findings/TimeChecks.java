@@ -2,10 +2,12 @@ package org.unrulymarble.core.plan.findings;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.unrulymarble.core.ladder.Caution;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Block;
@@ -43,6 +45,64 @@ final class TimeChecks {
             checks.idle(p);
             checks.side(p);
         }
+        checks.quietAgain();
+        checks.throwsCount();
+    }
+
+    /** The third time nobody is quiet at it any more. */
+    private void quietAgain() {
+        Map<Block.Task, Integer> times = new HashMap<>();
+        for (Placed p : view.tasks()) {
+            if (p.quiet() == null || p.waiting() == 0) continue;
+            int now = times.merge(p.block().meanwhile(), 1, Integer::sum);
+            if (now <= view.thresholds().quietMost()) continue;
+            out.add(Found.mind(Code.QUIET_TASK_AGAIN)
+                    .at(p)
+                    .figure("task", p.quietLadder().name())
+                    .figure("times", now)
+                    .beyond("quietMost", view.thresholds().quietMost())
+                    .mend(quietTask(view, p).orElse(null))
+                    .done());
+        }
+    }
+
+    /** Throws on ladders where throwing counts, of one pupil in the whole lesson. */
+    private void throwsCount() {
+        int most = view.thresholds().throwsMost();
+        List<Placed> throwing = view.tasks().stream()
+                .filter(p -> p.ladder().cautions().contains(Caution.THROWING_COUNTS))
+                .toList();
+        long all = throwing.stream().mapToLong(this::throwsIn).sum();
+        if (all <= most || view.youngest() > view.thresholds().throwsCountUpTo()) return;
+        Placed heaviest =
+                throwing.stream().max(Comparator.comparingLong(this::throwsIn)).orElseThrow();
+        out.add(Found.mind(Code.THROWS_MANY)
+                .school(Finding.School.SAFETY)
+                .about("throws")
+                .figure("throws", all)
+                .figure("age", view.youngest())
+                .beyond("throwsMost", most)
+                .mend(fewerSets(heaviest, all - most))
+                .done());
+    }
+
+    private Change fewerSets(Placed p, long tooMany) {
+        int sets = p.block().sets();
+        double each = (double) throwsIn(p) / sets;
+        int left = sets - (int) Math.ceil(tooMany / each);
+        if (left < 1) return null;
+        return Change.of(
+                Mend.Kind.LESS_OF_IT,
+                Map.of("sets", left, "task", p.ladder().name()),
+                new BlockEdit.SetSets(p.block().id(), left));
+    }
+
+    /** As the plan estimates them. */
+    private long throwsIn(Placed p) {
+        return plan.blocks().stream()
+                .filter(b -> b.id().equals(p.block().id()))
+                .mapToLong(BlockPlan::touches)
+                .sum();
     }
 
     private void bell() {

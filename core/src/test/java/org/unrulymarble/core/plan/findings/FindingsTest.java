@@ -186,6 +186,14 @@ class FindingsTest {
                                 waits.with(d -> d.meanwhile = new Block.Task("table-top-taps", "hand-to-hand")),
                                 40));
             }
+            case QUIET_TASK_AGAIN -> {
+                Block quiet = wall.with(d -> d.meanwhile = new Block.Task("table-top-taps", "hand-to-hand"));
+                yield new Pair(of40(quiet, quiet, quiet), of40(quiet, quiet));
+            }
+            case THROWS_MANY -> {
+                Block serves = task("wall-serve-stepping-back", "near-line").with(d -> d.dose = BlockDose.byClock(60));
+                yield new Pair(minutes(90, serves.with(d -> d.sets = 12)), minutes(90, serves.with(d -> d.sets = 2)));
+            }
             case SIDE_LEFT_OUT ->
                 new Pair(
                         plan(World.LOFT, dribble.with(d -> d.sides = Block.SideChoice.FIRST_ONLY), 12),
@@ -280,6 +288,10 @@ class FindingsTest {
 
     private static Plan minutes(int minutes, Block... blocks) {
         return new Plan(lesson(minutes, blocks).withShape(Lesson.Shape.FREE), setting(World.LOFT, 12));
+    }
+
+    private static Plan of40(Block... blocks) {
+        return new Plan(lesson(90, blocks).withShape(Lesson.Shape.FREE), setting(World.LOFT, 40));
     }
 
     private static Plan shaped(Lesson.Shape shape, Block... blocks) {
