@@ -17,6 +17,7 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
+import { useEffect, useRef } from "react";
 import { v4 } from "uuid";
 import type { Problem } from "../../api/client";
 import type { Block, BlockPlan, Edit, Ladder, LessonView } from "../../api/types";
@@ -95,6 +96,17 @@ export function BlockList(props: Props) {
 
 function BlockLine(props: Props & { block: Block; index: number }) {
   const { block, index, blocks, plans, catalogue, problem, chosenId, onChoose, readOnly } = props;
+  const row = useRef<HTMLButtonElement>(null);
+  const moved = useRef(false);
+  const before = useRef(index);
+  // A row that is put elsewhere in the page loses the focus; it gets it back.
+  useEffect(() => {
+    if (moved.current && before.current !== index) {
+      row.current?.focus();
+      moved.current = false;
+    }
+    before.current = index;
+  }, [index]);
   const sortable = useSortable({ id: block.id });
   const forwards = blocks.find((b) => b.id === block.reverses) ?? block;
   const ladder = catalogue.find((l) => l.id === forwards.ladderId);
@@ -134,11 +146,13 @@ function BlockLine(props: Props & { block: Block; index: number }) {
         {ladder ? <FamilyGlyph family={ladder.family} size={26} /> : <TimeGlyph kind={block.kind} size={26} />}
         <button
           type="button"
+          ref={row}
           data-block
           onKeyDown={(e) => {
             const by = { ArrowUp: -1, ArrowDown: 1 }[e.key];
             if (!e.altKey || !by || readOnly || index + by < 0 || index + by >= props.blocks.length) return;
             e.preventDefault();
+            moved.current = true;
             props.onEdit([{ type: "MOVE", blockId: block.id, to: index + by }], `move ${block.id} ${Date.now()}`);
           }}
           className="min-w-0 flex-1 text-left"

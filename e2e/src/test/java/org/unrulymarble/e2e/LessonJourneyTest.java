@@ -191,6 +191,14 @@ class LessonJourneyTest {
         browser.await("for the block to be moved", d -> announced().contains("over place 1 of 2"));
         browser.keys(" ");
         browser.await("for the order to change", d -> blocks().get(0).contains("Cup and sock") && saved());
+        browser.keys("]", "]");
+        new Actions(browser.driver())
+                .keyDown(Keys.ALT)
+                .sendKeys(Keys.ARROW_UP)
+                .keyUp(Keys.ALT)
+                .perform();
+        browser.await("for the order to change back", d -> blocks().get(0).contains("Wall and back") && saved());
+        assertThat(browser.driver().switchTo().activeElement().getText()).startsWith("Wall and back");
         browser.press("Cup and sock");
         browser.press("Remove");
         browser.await(

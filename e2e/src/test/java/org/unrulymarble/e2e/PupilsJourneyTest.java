@@ -89,7 +89,7 @@ class PupilsJourneyTest {
         browser.seeText("birth_year");
         Path mended = Files.createTempFile("list", ".csv");
         Files.writeString(mended, "first_name;initial;birth_year\nOda;K;2014\nMilo;R;2014\n");
-        browser.see("input[type=file]").sendKeys(mended.toString());
+        browser.see("[role=dialog] input[type=file]").sendKeys(mended.toString());
         browser.seeText("It would add: 2 (Oda K., Milo R.)");
         browser.press("Bring them in");
         browser.seeText("Added: 2 (Oda K., Milo R.)");
