@@ -8,11 +8,12 @@ import plan from "./plan.json";
 import pupils from "./pupils.json";
 import run from "./run.json";
 import school from "./school.json";
+import session from "./session.json";
 import store from "./store.json";
 import today from "./today.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { begin, glossary, help, home, plan, pupils, run, school, store, today } as const;
+const resources = { begin, glossary, help, home, plan, pupils, run, school, session, store, today } as const;
 
 declare module "i18next" {
   interface CustomTypeOptions {

@@ -195,11 +195,18 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
       },
       plain,
     ];
-  const said: Said[] = [
-    {
-      text: `From ${length(v.standM ?? 0, units)}, a serve at ${v.angleDeg}° that is good in the game meets the wall between ${length(m.lowMarkM, units)} and ${length(m.highMarkM, units)}: chalk that band, ${length(a.bandM, units)} high.`,
-    },
-  ];
+  const band = `from ${length(v.standM ?? 0, units)}, a serve at ${v.angleDeg}° that is good in the game meets the wall between ${length(m.lowMarkM, units)} and ${length(m.highMarkM, units)}: chalk that band, ${length(a.bandM, units)} high.`;
+  // What does not fit is said first; where it would be chalked comes after it.
+  const said: Said[] =
+    a.underCeiling === false
+      ? [
+          {
+            kind: "warn",
+            text: `It does not fit here: the ball reaches ${length(a.highestBallM ?? 0, units)} on its way, and the ceiling is at ${length(v.ceilingM ?? 0, units)}. ${mend(a, units)}`,
+          },
+          { text: `Under open sky, ${band}` },
+        ]
+      : [{ text: `F${band.slice(1)}` }];
   if (a.narrowerThanBall)
     said.push({
       kind: "warn",
@@ -214,11 +221,6 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
     said.push({
       kind: "note",
       text: `What serves every angle within ±${v.angleSpreadDeg}°: ${length(a.sharedLowM, units)} to ${length(a.sharedHighM ?? 0, units)}.`,
-    });
-  if (a.underCeiling === false)
-    said.push({
-      kind: "warn",
-      text: `The ball reaches ${length(a.highestBallM ?? 0, units)} on its way, and the ceiling is at ${length(v.ceilingM ?? 0, units)}. ${mend(a, units)}`,
     });
   said.push({
     kind: "note",

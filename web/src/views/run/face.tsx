@@ -1,6 +1,6 @@
 import type { Run, RunScript, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
-import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
+import { blockKind, caution, clock, count, modifier, sideCall, timeAbout } from "../../words";
 import { calledNow } from "./called";
 import { CalledWord } from "./called-word";
 import { changeOf, changeWord } from "./calls";
@@ -95,8 +95,8 @@ export function Face({
         turn &&
         turn.waiting.length > 0 && (
           <p className="mt-1 flex items-center gap-2 text-lg">
-            <FamilyGlyph family={quiet.family} size={20} /> At the tables, {turn.waiting.length} pupils: {quiet.name},{" "}
-            {quietRung?.name.toLowerCase()}
+            <FamilyGlyph family={quiet.family} size={20} /> Quiet task, {count(turn.waiting.length, "pupil", "pupils")}:{" "}
+            {quiet.name}, {quietRung?.name.toLowerCase()}
           </p>
         )
       )}

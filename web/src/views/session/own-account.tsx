@@ -2,9 +2,11 @@ import { type FormEvent, useState } from "react";
 import { api, Problem } from "../../api/client";
 import type { Who } from "../../api/types";
 import { Labelled } from "../../ui/fields";
+import { texts } from "../../words/texts";
 import { PasswordRule } from "./new-password";
 
-const roleWord = { ADMINISTRATOR: "administrator", TEACHER: "teacher", HELPER: "helper" };
+const t = texts("session");
+
 const blank = { old: "", password: "" };
 
 /** One's own account: another password, with the one before. */
@@ -21,7 +23,7 @@ export function OwnAccount({ who }: { who: Who }) {
       setProblem(undefined);
       setDone(true);
     } catch (error) {
-      setProblem(error instanceof Problem ? error : new Problem(0, "Not saved", String(error)));
+      setProblem(error instanceof Problem ? error : new Problem(0, t("own.notSaved"), String(error)));
     }
   };
   const field = (name: keyof typeof blank, label: string, autoComplete: string) => (
@@ -40,26 +42,23 @@ export function OwnAccount({ who }: { who: Who }) {
   );
   return (
     <form onSubmit={send} className="max-w-md space-y-4">
-      <h1>Your account</h1>
-      <p>
-        {who.displayName}, signed in as <strong>{who.username}</strong>, {roleWord[who.role]}.
-      </p>
-      <h2>Another password</h2>
-      {field("old", "Password as it is now", "current-password")}
+      <h1>{t("own.title")}</h1>
+      <p>{t("own.who", { name: who.displayName, username: who.username, role: t(`role.${who.role}`) })}</p>
+      <h2>{t("own.another")}</h2>
+      {field("old", t("own.old"), "current-password")}
       <PasswordRule />
-      {field("password", "New password", "new-password")}
+      {field("password", t("newPassword"), "new-password")}
       {problem && problem.errors.length === 0 && (
         <p role="alert" className="border-l-4 border-alert bg-tint p-3">
           <strong className="text-alert">{problem.title}.</strong> {problem.detail}
         </p>
       )}
-      {done && <p role="status">Set. Other devices that were signed in as you have to sign in again.</p>}
+      {done && <p role="status">{t("own.done")}</p>}
       <button type="submit" className="btn btn-main" disabled={!values.old || !values.password}>
-        Set the new password
+        {t("own.setNew")}
       </button>
       <p className="pt-6 text-sm text-soft">
-        Unruly Marble is free software under the Apache License 2.0. <a href="/licences.txt">What it is made of</a>,
-        with its licences.
+        {t("own.free")} <a href="/licences.txt">{t("own.made")}</a>.
       </p>
     </form>
   );

@@ -4,7 +4,12 @@ import { api, type Problem } from "../../api/client";
 import { session } from "../../api/queries";
 import type { Session } from "../../api/types";
 import { Labelled } from "../../ui/fields";
+import { texts } from "../../words/texts";
 import { PasswordRule } from "./new-password";
+
+const t = texts("session");
+
+const PRODUCT = "Unruly Marble";
 
 /** Sign in, or come in with a one-time code; on an empty install, make the first account, the administrator's. */
 export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
@@ -51,22 +56,16 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
     <main className="grid min-h-dvh place-items-center bg-floor p-4">
       <form onSubmit={send} className="w-full max-w-sm space-y-4 border-t-8 border-throw bg-sheet p-7">
         <h1 className="flex items-center gap-3">
-          <img src="/marble.svg" alt="" width="38" height="38" /> Unruly Marble
+          <img src="/marble.svg" alt="" width="38" height="38" /> {PRODUCT}
         </h1>
-        <p className="text-soft">
-          {setupNeeded
-            ? "Nobody has an account yet. Make the first one, the administrator’s, who also teaches; the one-time code stands in the window where the server was started."
-            : joining
-              ? "Your administrator gave you a name and a one-time code. Set a password with them."
-              : "Ball lessons where there is no court."}
-        </p>
-        {coded && field("code", "One-time code")}
-        {field("username", "Name to sign in with", "text", "username")}
-        {setupNeeded && field("displayName", "Name to be shown")}
+        <p className="text-soft">{setupNeeded ? t("first") : joining ? t("join") : t("what")}</p>
+        {coded && field("code", t("code"))}
+        {field("username", t("username"), "text", "username")}
+        {setupNeeded && field("displayName", t("displayName"))}
         {coded && <PasswordRule />}
         {field(
           "password",
-          coded ? "New password" : "Password",
+          t(coded ? "newPassword" : "password"),
           "password",
           coded ? "new-password" : "current-password",
         )}
@@ -76,7 +75,7 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
           </p>
         )}
         <button type="submit" className="btn btn-main w-full" disabled={busy}>
-          {setupNeeded ? "Make the first account" : joining ? "Set the password and come in" : "Sign in"}
+          {t(setupNeeded ? "make" : joining ? "set" : "signIn")}
         </button>
         {!setupNeeded && (
           <button
@@ -87,7 +86,7 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
               setProblem(undefined);
             }}
           >
-            {joining ? "I have a password" : "I have a one-time code"}
+            {t(joining ? "havePassword" : "haveCode")}
           </button>
         )}
       </form>

@@ -192,7 +192,7 @@ class RunJourneyTest {
         browser.press("Go");
         run.toWork(1);
         browser.seeText("3 catches. Done early:");
-        browser.seeText("At the tables, 16 pupils");
+        browser.seeText("Quiet task, 16 pupils");
         browser.press("1 Amaru T.");
         browser.keys("q", "q");
         browser.await("for two of three", d -> run.hits().equals("2 of 3"));

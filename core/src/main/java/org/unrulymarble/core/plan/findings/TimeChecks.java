@@ -97,12 +97,14 @@ final class TimeChecks {
                 new BlockEdit.SetSets(p.block().id(), left));
     }
 
-    /** As the plan estimates them. */
+    /** As the plan estimates them; what is done at a quiet task is no throw. */
     private long throwsIn(Placed p) {
-        return plan.blocks().stream()
+        if (p.reps() != null) return (long) p.block().sets() * p.sides().size() * p.reps();
+        long movingSec = plan.blocks().stream()
                 .filter(b -> b.id().equals(p.block().id()))
-                .mapToLong(BlockPlan::touches)
+                .mapToLong(BlockPlan::movingSecPerPupil)
                 .sum();
+        return Math.round(p.rung().pace().expectedIn(movingSec));
     }
 
     private void bell() {
