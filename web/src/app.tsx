@@ -9,6 +9,9 @@ import { ChosenClass, useClassChoice } from "./chosen-class";
 import { Empty, Failed, Loading, Soon } from "./ui/states";
 import { Help } from "./views/help/help";
 import { SignIn } from "./views/session/sign-in";
+import { texts } from "./words/texts";
+
+const t = texts("ui");
 
 const PlanList = lazy(() => import("./views/plan/plan-list").then((m) => ({ default: m.PlanList })));
 const PlanView = lazy(() => import("./views/plan/plan-view").then((m) => ({ default: m.PlanView })));
@@ -62,7 +65,7 @@ function viewsFor(who: Who): readonly (readonly [string, string])[] {
 
 export function App() {
   return (
-    <Suspense fallback={<Loading what="the page" />}>
+    <Suspense fallback={<Loading what={t("app.thePage")} />}>
       <Routes>
         <Route path="/wall/:code?" element={<WallView />} />
         <Route path="/trust" element={<TrustView />} />
@@ -79,7 +82,7 @@ function SignedIn() {
     // While the demo is being filled the server says so, and is asked again.
     refetchInterval: ({ state }) => (state.error instanceof Problem && state.error.status === 503 ? 2_000 : false),
   });
-  if (who.isPending) return <Loading what="your page" />;
+  if (who.isPending) return <Loading what={t("app.yourPage")} />;
   // A run goes on without the server: its sheet and its taps are on this device, and only sending asks who it is.
   if (who.isLoadingError && who.error instanceof Problem && who.error.status === 0 && /^\/run\/[^/]+$/.test(pathname))
     return (
@@ -92,7 +95,7 @@ function SignedIn() {
   if (who.isLoadingError) return <Failed error={who.error} again={() => who.refetch()} />;
   if (!who.data.who) return <SignIn setupNeeded={who.data.setupNeeded} />;
   return (
-    <Suspense fallback={<Loading what="the view" />}>
+    <Suspense fallback={<Loading what={t("app.theView")} />}>
       <Routes>
         <Route path="/run/:id" element={<RunView />} />
         <Route element={<Frame who={who.data.who} />}>
@@ -125,8 +128,8 @@ function SignedIn() {
 
 function NoPage() {
   return (
-    <Empty title="There is no such page">
-      <p>Choose one from the bar above.</p>
+    <Empty title={t("app.thereIsNoSuch")}>
+      <p>{t("app.chooseOneFromThe")}</p>
     </Empty>
   );
 }
@@ -146,19 +149,19 @@ function Frame({ who }: { who: Who }) {
     window.addEventListener("keydown", byNumber);
     return () => window.removeEventListener("keydown", byNumber);
   }, [navigate, mine]);
-  if (known.isPending) return <Loading what="your classes" />;
+  if (known.isPending) return <Loading what={t("app.yourClasses")} />;
   if (known.isLoadingError) return <Failed error={known.error} again={() => known.refetch()} />;
   return (
     <ChosenClass value={choice}>
       <a href="#view" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
-        Skip to the view
+        {t("app.skipToTheView")}
       </a>
       <header className="flex flex-wrap items-end gap-x-4 bg-floor px-4 pt-2 sm:px-7 print:hidden">
         <span className="flex items-center gap-2.5 pb-2.5 font-head text-xl font-bold">
-          <img src="/marble.svg" alt="" width="30" height="30" /> Unruly Marble
+          <img src="/marble.svg" alt="" width="30" height="30" /> {t("app.unrulyMarble")}
         </span>
         <nav
-          aria-label="Views"
+          aria-label={t("app.views")}
           className="order-last -mb-px flex w-full overflow-x-auto pr-8 [mask-image:linear-gradient(to_right,black_88%,transparent)] sm:order-none sm:w-auto sm:pr-0 sm:[mask-image:none]"
         >
           {mine.map(([to, text]) => (
@@ -184,7 +187,7 @@ function Frame({ who }: { who: Who }) {
       </header>
       {who.teaches && <DiskWarning />}
       <main id="view" className="mx-auto max-w-[84rem] px-4 py-5 sm:px-7 print:max-w-none print:p-0">
-        <Suspense fallback={<Loading what="the view" />}>
+        <Suspense fallback={<Loading what={t("app.theView")} />}>
           <Outlet />
         </Suspense>
       </main>
@@ -201,7 +204,7 @@ function DiskWarning() {
       <strong className="text-alert">
         {room.full ? "No room left on the server’s disk." : "The server’s disk is nearly full."}
       </strong>{" "}
-      {room.freeMb} MB are free.{" "}
+      {t("app.mbAreFree", { freeMb: room.freeMb })}{" "}
       {room.full
         ? "Nothing can be saved until somebody removes something from it; reading goes on."
         : "Somebody should remove something from it soon."}
@@ -223,12 +226,12 @@ function SignOut({ who }: { who: Who }) {
       <Link to="/me" className="flex items-center gap-1.5 font-semibold" title={who.displayName}>
         <CircleUser size={20} aria-hidden />
         <span className="sr-only 2xl:not-sr-only">
-          <span className="2xl:hidden">Your account, </span>
+          <span className="2xl:hidden">{t("app.yourAccount")} </span>
           {who.displayName}
         </span>
       </Link>
       <button type="button" className="font-semibold whitespace-nowrap underline" onClick={leave}>
-        Sign out
+        {t("app.signOut")}
       </button>
     </span>
   );

@@ -1,6 +1,9 @@
 import { useChosenClass } from "./chosen-class";
 import { Choice } from "./ui/choice";
 import { count } from "./words";
+import { texts } from "./words/texts";
+
+const t = texts("ui");
 
 /** The class in hand, in the bar. */
 export function ClassPicker() {
@@ -8,7 +11,7 @@ export function ClassPicker() {
   if (!chosen) return null;
   return (
     <Choice
-      label="Class"
+      label={t("classPicker.class")}
       className="btn btn-small"
       value={chosen.id}
       options={all.map((c) => ({ value: c.id, text: `${c.name} · ${count(c.pupils.length, "pupil", "pupils")}` }))}

@@ -1,6 +1,9 @@
 import { createContext, type ReactNode, useContext, useRef } from "react";
 import { length, type Units } from "../lengths";
 import { useWidth } from "../ui/use-width";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 type World = { left: number; right: number; bottom: number; top: number };
 
@@ -78,7 +81,7 @@ export function Stage({
           <g aria-hidden transform={`translate(${MARGIN.left},${h - 12})`}>
             <path d={`M0 -5V0H${bar * perM}V-5`} fill="none" stroke="var(--color-soft)" strokeWidth="2" />
             <text x={bar * perM + 8} y="1" fontSize="13" fill="var(--color-soft)">
-              {length(bar, units)}, to scale
+              {t("stage.toScale", { length: length(bar, units) })}
             </text>
           </g>
         </svg>

@@ -2,7 +2,10 @@ import type { Block, BlockPlan, Family, LessonView } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { metres, places } from "../words";
+import { texts } from "../words/texts";
 import { Features } from "./features";
+
+const t = texts("ui");
 
 /** The room to scale, with the placed spots and what stands in it; a filled circle works, an empty one helps. */
 export function Room({
@@ -125,7 +128,7 @@ export function Room({
       <figcaption className="mt-1.5 text-[0.95rem]">
         <span className={plan?.spots?.reason ? "font-semibold text-alert" : ""}>{sentence}</span>
         {plan?.spots && plan.spots.placed.length > 0 && plan.helping > 0 && !atHome && (
-          <span className="text-soft"> Filled: works. Open: helps.</span>
+          <span className="text-soft"> {t("room.filledWorksOpenHelps")}</span>
         )}
       </figcaption>
     </figure>

@@ -2,6 +2,9 @@ import type { Ladder, Rung } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { metres } from "../words";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 const HIGH = 250;
 const WALL = 10;
@@ -85,7 +88,7 @@ export function Spot({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
       </div>
       <figcaption className="mt-1.5 text-[0.95rem]">
         {said}
-        {workers < crew && <span className="text-soft"> Filled: works. Open: helps.</span>}
+        {workers < crew && <span className="text-soft"> {t("spot.filledWorksOpenHelps")}</span>}
       </figcaption>
     </figure>
   );

@@ -4,6 +4,9 @@ import { v4 as newId } from "uuid";
 import { api, Problem } from "../api/client";
 import type { Far } from "../api/types";
 import { count } from "../words";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 const SHOWN = 50;
 const ASK_AGAIN_MS = 400;
@@ -66,7 +69,7 @@ export function BringFile<B extends Brought>({
   return (
     <>
       <label className="mt-5 block">
-        <span className="mb-1 block font-semibold">Bring in a CSV file</span>
+        <span className="mb-1 block font-semibold">{t("bringFile.bringInACsv")}</span>
         <input
           type="file"
           accept=".csv,text/csv,text/plain"
@@ -83,7 +86,7 @@ export function BringFile<B extends Brought>({
           {far.data ? (
             <>
               <progress className="mr-2 w-48 align-middle" value={far.data.done} max={far.data.all} />
-              {far.data.done} of {far.data.all} brought in
+              {t("bringFile.ofBroughtIn", { done: far.data.done, all: far.data.all })}
             </>
           ) : (
             "Reading the file"
@@ -101,13 +104,13 @@ export function BringFile<B extends Brought>({
           {would.bad.length > 0 && (
             <>
               <p className="mt-2 font-semibold text-alert">
-                {count(would.badInAll, "cell is", "cells are")} wrong; nothing is brought in before all are right.
+                {t("bringFile.wrongNothingIsBrought", { count: count(would.badInAll, "cell is", "cells are") })}
               </p>
               <table className="mt-1 w-full text-[0.95rem]">
                 <tbody>
                   {would.bad.slice(0, SHOWN).map((b) => (
                     <tr key={`${b.line}/${b.column}/${b.must}`} className="border-b border-rule">
-                      <td className="clock py-0.5 pr-3 whitespace-nowrap">line {b.line}</td>
+                      <td className="clock py-0.5 pr-3 whitespace-nowrap">{t("bringFile.line", { line: b.line })}</td>
                       <th scope="row" className="pr-3 text-left">
                         {b.column}
                       </th>
@@ -116,12 +119,14 @@ export function BringFile<B extends Brought>({
                   ))}
                 </tbody>
               </table>
-              {would.badInAll > SHOWN && <p className="text-soft">and {would.badInAll - SHOWN} more</p>}
+              {would.badInAll > SHOWN && (
+                <p className="text-soft">{t("bringFile.andMore", { value: would.badInAll - SHOWN })}</p>
+              )}
             </>
           )}
           {!would.kept && would.bad.length === 0 && brings(would) && text !== undefined && (
             <button type="button" className="btn btn-main mt-3" onClick={() => send(text, false)}>
-              Bring them in
+              {t("bringFile.bringThemIn")}
             </button>
           )}
         </div>

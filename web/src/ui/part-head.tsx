@@ -1,5 +1,8 @@
 import { Undo2 } from "lucide-react";
 import type { ReactNode } from "react";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 /** The head of one part of the store. */
 export function PartHead({ title, children }: { title: string; children?: ReactNode }) {
@@ -14,7 +17,7 @@ export function PartHead({ title, children }: { title: string; children?: ReactN
 export function UndoButton({ undo }: { undo: (() => void) | undefined }) {
   return (
     <button type="button" className="btn" onClick={undo} disabled={!undo}>
-      <Undo2 size={18} aria-hidden /> Undo
+      <Undo2 size={18} aria-hidden /> {t("partHead.undo")}
     </button>
   );
 }

@@ -1,6 +1,9 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 /** A dialog with a painted edge. */
 export function Sheet({
@@ -38,7 +41,7 @@ export function Sheet({
         >
           <div className="mb-4 flex items-start justify-between gap-4">
             <Dialog.Title>{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close" className="-mt-1 p-1">
+            <Dialog.Close aria-label={t("sheet.close")} className="-mt-1 p-1">
               <X aria-hidden />
             </Dialog.Close>
           </div>

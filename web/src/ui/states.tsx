@@ -1,11 +1,14 @@
 import { CircleAlert, LoaderCircle } from "lucide-react";
 import type { ReactNode } from "react";
 import { Problem } from "../api/client";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 export function Loading({ what }: { what: string }) {
   return (
     <p className="flex items-center gap-3 p-8 text-soft" role="status">
-      <LoaderCircle className="animate-spin" aria-hidden /> Fetching {what} …
+      <LoaderCircle className="animate-spin" aria-hidden /> {t("states.fetching", { what })}
     </p>
   );
 }
@@ -34,7 +37,7 @@ export function Failed({ error, again }: { error: unknown; again?: () => void })
       <p className="mt-2">{problem.detail}</p>
       {again && (
         <button type="button" className="btn mt-4" onClick={again}>
-          Try again
+          {t("states.tryAgain")}
         </button>
       )}
     </div>

@@ -2,7 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { keptOf } from "../api/queries";
 import type { KeptOf } from "../api/types";
 import { count } from "../words";
+import { texts } from "../words/texts";
 import { Failed, Loading } from "./states";
+
+const t = texts("ui");
 
 const things: Record<string, [string, string]> = {
   rounds: ["round", "rounds"],
@@ -17,10 +20,10 @@ const things: Record<string, [string, string]> = {
 /** What of a pupil is kept, as a list: what would go, or has gone. */
 export function KeptList({ kept }: { kept: KeptOf["kept"] }) {
   const there = Object.entries(kept).filter(([, n]) => n > 0);
-  if (there.length === 0) return <p>Nothing but the name and what stands beside it in the class list.</p>;
+  if (there.length === 0) return <p>{t("whatGoes.nothingButTheName")}</p>;
   return (
     <ul className="list-disc pl-5">
-      <li>the name and what stands beside it in the class list</li>
+      <li>{t("whatGoes.theNameAndWhat")}</li>
       {there.map(([what, n]) => (
         <li key={what}>{count(n, ...(things[what] ?? [what, what]))}</li>
       ))}
@@ -32,15 +35,12 @@ export function KeptList({ kept }: { kept: KeptOf["kept"] }) {
 export function WhatGoes({ pupilId }: { pupilId: string }) {
   const kept = useQuery(keptOf(pupilId));
   if (kept.isLoadingError) return <Failed error={kept.error} again={() => kept.refetch()} />;
-  if (!kept.data) return <Loading what="what is kept" />;
+  if (!kept.data) return <Loading what={t("whatGoes.whatIsKept")} />;
   return (
     <>
-      <p>With {kept.data.name} go, at once and for good:</p>
+      <p>{t("whatGoes.withGoAtOnce", { name: kept.data.name })}</p>
       <KeptList kept={kept.data.kept} />
-      <p className="mt-2">
-        Counts in the logs of runs stay without a name, since rounds of pairs and others’ results hang on them; results
-        shared with others stay theirs. The class’s sums are then those of the pupils who remain.
-      </p>
+      <p className="mt-2">{t("whatGoes.countsInTheLogs")}</p>
     </>
   );
 }

@@ -4,6 +4,8 @@ import begin from "./begin.json";
 import glossary from "./glossary.json";
 import help from "./help.json";
 import home from "./home.json";
+import type ladders from "./ladders.json";
+import type marks from "./marks.json";
 import plan from "./plan.json";
 import pupils from "./pupils.json";
 import run from "./run.json";
@@ -11,13 +13,19 @@ import school from "./school.json";
 import session from "./session.json";
 import store from "./store.json";
 import today from "./today.json";
+import type trust from "./trust.json";
+import ui from "./ui.json";
+import type wall from "./wall.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { begin, glossary, help, home, plan, pupils, run, school, session, store, today } as const;
+const resources = { begin, glossary, help, home, plan, pupils, run, school, session, store, today, ui } as const;
+
+/** Those that come with their own views, since the first view does not need them. */
+type Later = { ladders: typeof ladders; marks: typeof marks; trust: typeof trust; wall: typeof wall };
 
 declare module "i18next" {
   interface CustomTypeOptions {
-    resources: typeof resources;
+    resources: typeof resources & Later;
   }
 }
 
@@ -25,5 +33,11 @@ i18next.use(ICU).init({ lng: "en", resources: { en: resources }, ns: Object.keys
 
 /** The texts of one view. */
 export function texts<View extends keyof typeof resources>(view: View) {
+  return i18next.getFixedT("en", view);
+}
+
+/** The texts of a view that brings its own file. */
+export function textsOf<View extends keyof Later>(view: View, said: Later[View]) {
+  i18next.addResourceBundle("en", view, said);
   return i18next.getFixedT("en", view);
 }

@@ -8,9 +8,13 @@ import type { Ladder, OwnLadder } from "../../api/types";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { deferring } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { SaveState } from "../plan/save-state";
 import { LadderForm } from "./ladder-form";
 import { useLaddersChanged } from "./use-ladders-changed";
+
+const t = textsOf("ladders", saidLadders);
 
 /** An own ladder changed where it stands; every change is saved at once. */
 export function EditLadder() {
@@ -21,12 +25,13 @@ export function EditLadder() {
     refetchOnWindowFocus: false,
     retry: false,
   });
-  if (loaded.isPending) return <Loading what="the ladder" />;
+  if (loaded.isPending) return <Loading what={t("editLadder.theLadder")} />;
   if (loaded.isLoadingError)
     return "status" in loaded.error && loaded.error.status === 404 ? (
-      <Empty title="This ladder is not yours to change">
+      <Empty title={t("editLadder.thisLadderIsNot")}>
         <p>
-          Shipped ladders stay as they are. <Link to={`/ladders/${id}`}>Open it</Link> and press “Copy and change”.
+          {t("editLadder.shippedLaddersStayAs")} <Link to={`/ladders/${id}`}>{t("editLadder.openIt")}</Link>{" "}
+          {t("editLadder.andPressCopyAnd")}
         </p>
       </Empty>
     ) : (
@@ -51,17 +56,17 @@ function Editor({ loaded }: { loaded: OwnLadder }) {
     <>
       <p>
         <Link to={`/ladders/${loaded.id}`} className="inline-flex items-center gap-1.5">
-          <ArrowLeft size={18} aria-hidden /> The ladder as it is read
+          <ArrowLeft size={18} aria-hidden /> {t("editLadder.theLadderAsIt")}
         </Link>
       </p>
       <div className="mt-1 mb-5 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
         <h1 className="mr-auto">{draft.ladder.name || "No name yet"}</h1>
         <SaveState plan={kept} />
         <button type="button" className="btn" onClick={undo} disabled={!undo}>
-          <Undo2 size={18} aria-hidden /> Undo
+          <Undo2 size={18} aria-hidden /> {t("editLadder.undo")}
         </button>
         <button type="button" className="btn" onClick={redo} disabled={!redo}>
-          <Redo2 size={18} aria-hidden /> Redo
+          <Redo2 size={18} aria-hidden /> {t("editLadder.redo")}
         </button>
       </div>
       <LadderForm

@@ -2,6 +2,10 @@ import { useState } from "react";
 import type { Ladder, OwnLadder } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("ladders", saidLadders);
 
 type Which = "own" | "shown";
 
@@ -20,11 +24,11 @@ export function Export({
   const [which, setWhich] = useState<Which>(own.length > 0 ? "own" : "shown");
   const ids = which === "own" ? own.map((o) => o.id) : shown.map((l) => l.id);
   return (
-    <Sheet title="Export ladders" open={open} onOpenChange={onOpenChange}>
+    <Sheet title={t("export.exportLadders")} open={open} onOpenChange={onOpenChange}>
       <p className="flex flex-wrap items-center gap-2">
-        Write
+        {t("export.write")}
         <Choice<Which>
-          label="Which ladders"
+          label={t("export.whichLadders")}
           value={which}
           onChange={setWhich}
           options={[
@@ -32,13 +36,13 @@ export function Export({
             { value: "shown", text: `those in the list (${shown.length})` },
           ]}
         />
-        to one file.
+        {t("export.toOneFile")}
       </p>
       <DownloadLinks ids={ids} />
       <p className="mt-4 text-sm text-soft">
-        Both forms hold the same and are read back by “Import”. Their fields are in the{" "}
+        {t("export.bothFormsHoldThe")}{" "}
         <a href="/api/ladders/schema" target="_blank" rel="noreferrer">
-          published schema
+          {t("export.publishedSchema")}
         </a>
         .
       </p>
@@ -47,16 +51,16 @@ export function Export({
 }
 
 export function DownloadLinks({ ids }: { ids: string[] }) {
-  if (ids.length === 0) return <p className="mt-3 font-semibold">There is none.</p>;
+  if (ids.length === 0) return <p className="mt-3 font-semibold">{t("export.thereIsNone")}</p>;
   const href = (format: string) =>
     `/api/ladders/export?format=${format}&${ids.map((id) => `ids=${encodeURIComponent(id)}`).join("&")}`;
   return (
     <p className="mt-4 flex gap-3">
       <a className="btn btn-main no-underline" href={href("YAML")} download>
-        YAML
+        {t("export.yaml")}
       </a>
       <a className="btn no-underline" href={href("JSON")} download>
-        JSON
+        {t("export.json")}
       </a>
     </p>
   );

@@ -3,6 +3,10 @@ import { useId, useState } from "react";
 import type { KitKind } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("ladders", saidLadders);
 
 /** Says what a field must be, by its path within the ladder. */
 export type Must = (field: string) => string | undefined;
@@ -176,7 +180,7 @@ export function KindList({
           className="btn btn-small"
           value="-"
           options={[
-            { value: "-", text: "Add" },
+            { value: "-", text: t("formBits.add") },
             ...kinds.filter((k) => !value.includes(k.id)).map((k) => ({ value: k.id, text: k.name })),
           ]}
           onChange={(id) => id !== "-" && onChange([...value, id])}

@@ -1,6 +1,10 @@
 import type { Gate, MeasureType, Rung } from "../../api/types";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { measures, viewOf } from "../run/measures";
 import { type Must, Num, Pick } from "./form-bits";
+
+const t = textsOf("ladders", saidLadders);
 
 const kinds: Record<Gate["type"], string> = {
   REACH: "so many or better",
@@ -28,23 +32,28 @@ export function GateForm({ rung, must, onChange }: { rung: Rung; must: Must; onC
   };
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-      <strong className="pb-2">Gate</strong>
+      <strong className="pb-2">{t("gateForm.gate")}</strong>
       {viewOf(rung.measure).countsTries && (
-        <Pick label="Opens by" value={gate.type} words={kinds} onChange={(type) => onChange(all[type])} />
+        <Pick label={t("gateForm.opensBy")} value={gate.type} words={kinds} onChange={(type) => onChange(all[type])} />
       )}
       <Num
-        label="reach"
+        label={t("gateForm.reach")}
         value={reach}
         must={must("gate.reach") ?? must("gate.inARow") ?? must("gate")}
         onChange={(r) => onChange({ ...gate, reach: r })}
       />
       {gate.type === "SO_MANY_OF" && (
-        <Num label="of" value={gate.of} must={must("gate.of")} onChange={(of) => onChange({ ...gate, of })} />
+        <Num
+          label={t("gateForm.of")}
+          value={gate.of}
+          must={must("gate.of")}
+          onChange={(of) => onChange({ ...gate, of })}
+        />
       )}
       {gate.type === "SO_MANY_IN" && (
         <Num
-          label="in"
-          unit="s"
+          label={t("gateForm.in")}
+          unit={t("gateForm.s")}
           value={gate.inSec}
           must={must("gate.inSec")}
           onChange={(inSec) => onChange({ ...gate, inSec })}

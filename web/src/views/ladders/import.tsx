@@ -4,6 +4,10 @@ import { api, Problem } from "../../api/client";
 import type { Taken } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { Failed } from "../../ui/states";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
+
+const say = textsOf("ladders", saidLadders);
 
 type Chosen = { name: string; text: string };
 
@@ -49,7 +53,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
   const news = would?.filter((t) => t.what !== "SAME").length ?? 0;
   return (
     <Sheet
-      title="Import ladders"
+      title={say("import.importLadders")}
       open={open}
       onOpenChange={(o) => {
         if (!o) clear();
@@ -58,7 +62,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
       wide
     >
       <label className="block">
-        <span className="mb-1 block font-semibold">A file of ladders, YAML or JSON</span>
+        <span className="mb-1 block font-semibold">{say("import.aFileOfLadders")}</span>
         <input
           type="file"
           accept=".yaml,.yml,.json,application/json,application/yaml"
@@ -79,10 +83,10 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
           <table className="mt-2 w-full text-left text-[0.95rem]">
             <thead>
               <tr className="border-b-2 border-ink">
-                <th className="py-1 pr-3">Line</th>
-                <th className="pr-3">Ladder</th>
-                <th className="pr-3">Field</th>
-                <th>What it must be</th>
+                <th className="py-1 pr-3">{say("import.line")}</th>
+                <th className="pr-3">{say("import.ladder")}</th>
+                <th className="pr-3">{say("import.field")}</th>
+                <th>{say("import.whatItMustBe")}</th>
               </tr>
             </thead>
             <tbody>
@@ -96,7 +100,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
               ))}
             </tbody>
           </table>
-          <p className="mt-2 text-soft">Mend the file and choose it again.</p>
+          <p className="mt-2 text-soft">{say("import.mendTheFileAnd")}</p>
         </div>
       )}
       {would && (
@@ -104,14 +108,15 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
           <ul className="mt-4" data-testid="would">
             {would.map((t) => (
               <li key={t.id} className="border-b border-rule py-1.5">
-                <strong>{t.name}</strong>, {t.rungs} rungs: {whatWord[t.what]}
+                <strong>{t.name}</strong>
+                {say("import.rungs", { rungs: t.rungs, value: whatWord[t.what] })}
               </li>
             ))}
-            {would.length === 0 && <li>There is no ladder in that file.</li>}
+            {would.length === 0 && <li>{say("import.thereIsNoLadder")}</li>}
           </ul>
           {done ? (
             <p role="status" className="mt-4 font-semibold text-catch">
-              Imported {news} {news === 1 ? "ladder" : "ladders"}.
+              {say("import.imported", { news })} {news === 1 ? "ladder" : "ladders"}.
             </p>
           ) : (
             <button
@@ -120,7 +125,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
               disabled={news === 0 || !chosen}
               onClick={() => chosen && send(chosen, false)}
             >
-              Import {news} {news === 1 ? "ladder" : "ladders"}
+              {say("import.import", { news })} {news === 1 ? "ladder" : "ladders"}
             </button>
           )}
         </>

@@ -1,9 +1,13 @@
 import { Plus, Trash2 } from "lucide-react";
 import type { KitKind, Ladder } from "../../api/types";
 import { Choice } from "../../ui/choice";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { needs } from "../../words-ladders";
 import { groupName } from "../store/kit-grid";
 import { Chips, KindList, type Must, Num, Words } from "./form-bits";
+
+const t = textsOf("ladders", saidLadders);
 
 type KitRole = Ladder["kit"][number];
 
@@ -41,14 +45,14 @@ export function KitForm({
         <div key={i} className="space-y-2 border-l-4 border-rule pl-3">
           <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
             <Words
-              label="Part"
+              label={t("kitForm.part")}
               value={k.role}
               must={must(`kit[${i}].role`)}
               onChange={(role) => set(i, { role })}
               className="w-36"
             />
             <span className="flex flex-col gap-1">
-              <span className="text-sm font-semibold">Best played with</span>
+              <span className="text-sm font-semibold">{t("kitForm.bestPlayedWith")}</span>
               <Choice
                 label={`Kind for ${k.role}`}
                 value={k.kind}
@@ -57,14 +61,14 @@ export function KitForm({
               />
             </span>
             <Words
-              label="Called"
+              label={t("kitForm.called")}
               value={k.what}
               must={must(`kit[${i}].what`)}
               onChange={(what) => set(i, { what })}
               className="min-w-52 flex-1"
             />
             <Num
-              label="for one spot"
+              label={t("kitForm.forOneSpot")}
               value={k.perSpot}
               must={must(`kit[${i}].perSpot`)}
               onChange={(perSpot) => set(i, { perSpot })}
@@ -84,14 +88,16 @@ export function KitForm({
             </button>
           </div>
           <Chips
-            label="A stand-in must be able to"
+            label={t("kitForm.aStandinMustBe")}
             value={k.needs}
             words={needs}
             onChange={(n) => set(i, { needs: n })}
           />
           {k.standIns.map((s, n) => (
             <div key={s.kind} className="flex flex-wrap items-end gap-3">
-              <span className="pb-1.5">or {usable.find((u) => u.id === s.kind)?.name ?? s.kind}:</span>
+              <span className="pb-1.5">
+                {t("kitForm.or")} {usable.find((u) => u.id === s.kind)?.name ?? s.kind}:
+              </span>
               <Words
                 label={`What ${s.what} changes`}
                 value={s.changes}
@@ -105,7 +111,7 @@ export function KitForm({
           ))}
           <div className="flex flex-wrap gap-x-6 gap-y-2">
             <KindList
-              label="May stand in"
+              label={t("kitForm.mayStandIn")}
               value={k.standIns.map((s) => s.kind)}
               kinds={usable}
               onChange={(ids) =>
@@ -123,12 +129,17 @@ export function KitForm({
                 })
               }
             />
-            <KindList label="Never" value={k.refused} kinds={kinds} onChange={(refused) => set(i, { refused })} />
+            <KindList
+              label={t("kitForm.never")}
+              value={k.refused}
+              kinds={kinds}
+              onChange={(refused) => set(i, { refused })}
+            />
           </div>
         </div>
       ))}
       <button type="button" className="btn btn-small" onClick={add}>
-        <Plus size={16} aria-hidden /> Something to play with
+        <Plus size={16} aria-hidden /> {t("kitForm.somethingToPlayWith")}
       </button>
     </div>
   );

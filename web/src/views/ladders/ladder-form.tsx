@@ -4,12 +4,16 @@ import type { ReactNode } from "react";
 import { kit } from "../../api/queries";
 import type { Ladder } from "../../api/types";
 import { caution as cautionWord, family as familyWord } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { surface as surfaceWord } from "../../words-findings";
 import { aspect, noise, part, refusedPlace } from "../../words-ladders";
 import { lastingId } from "./blank";
 import { Chips, KindList, type Must, Num, Pick, Words } from "./form-bits";
 import { KitForm } from "./kit-form";
 import { RungsForm } from "./rungs-form";
+
+const say = textsOf("ladders", saidLadders);
 
 /** Everything that a ladder says, in the order in which a teacher thinks of it. */
 export function LadderForm({
@@ -41,27 +45,42 @@ export function LadderForm({
     );
   return (
     <div className="space-y-8">
-      <Part title="What it is">
+      <Part title={say("ladderForm.whatItIs")}>
         <div className="flex flex-wrap items-end gap-4">
           <Words
-            label="Name of the ladder"
+            label={say("ladderForm.nameOfTheLadder")}
             value={ladder.name}
             must={must("name")}
             onChange={(name) => set({ name })}
             className="min-w-64 flex-1"
           />
-          <Pick label="Family" value={ladder.family} words={familyWord} onChange={(f) => set({ family: f })} />
-          <Pick label="Where in a lesson" value={ladder.part} words={part} onChange={(p) => set({ part: p })} />
-          <Pick label="Noise" value={ladder.noise} words={noise} onChange={(n) => set({ noise: n })} />
+          <Pick
+            label={say("ladderForm.family")}
+            value={ladder.family}
+            words={familyWord}
+            onChange={(f) => set({ family: f })}
+          />
+          <Pick
+            label={say("ladderForm.whereInALesson")}
+            value={ladder.part}
+            words={part}
+            onChange={(p) => set({ part: p })}
+          />
+          <Pick
+            label={say("ladderForm.noise")}
+            value={ladder.noise}
+            words={noise}
+            onChange={(n) => set({ noise: n })}
+          />
           <Num
-            label="Effort, 1 to 5"
+            label={say("ladderForm.effort1To5")}
             value={ladder.effort}
             must={must("effort")}
             onChange={(effort) => set({ effort })}
           />
         </div>
         <Words
-          label="Sports, with commas between"
+          label={say("ladderForm.sportsWithCommasBetween")}
           value={ladder.sports.join(", ")}
           must={must("sports")}
           onChange={(text) =>
@@ -74,7 +93,7 @@ export function LadderForm({
           }
         />
         <Chips
-          label="Trains"
+          label={say("ladderForm.trains")}
           value={ladder.aspects}
           words={aspect}
           onChange={(aspects) => set({ aspects })}
@@ -82,21 +101,21 @@ export function LadderForm({
         />
       </Part>
 
-      <Part title="The rungs, easiest first">
+      <Part title={say("ladderForm.theRungsEasiestFirst")}>
         {must("rungs") && (
           <p role="alert" className="font-semibold text-alert">
-            The rungs {must("rungs")}.
+            {say("ladderForm.theRungs")} {must("rungs")}.
           </p>
         )}
         <RungsForm ladder={ladder} used={used} onChange={onChange} must={must} />
       </Part>
 
-      <Part title="Who is at a spot">
+      <Part title={say("ladderForm.whoIsAtA")}>
         {ladder.roles.map((r, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a part has no id, and keeps its place while it is written
           <div key={i} className="flex flex-wrap items-end gap-3">
             <Words
-              label="Called"
+              label={say("ladderForm.called")}
               value={r.name}
               must={must(`roles[${i}].name`)}
               onChange={(name) => role(i, { name })}
@@ -109,16 +128,16 @@ export function LadderForm({
                 disabled={i === 0}
                 onChange={(e) => role(i, { works: e.target.checked })}
               />{" "}
-              does what is counted
+              {say("ladderForm.doesWhatIsCounted")}
             </label>
             {!r.works && (
               <label className="flex items-center gap-2 pb-2">
-                <input type="checkbox" checked={r.busy} onChange={(e) => role(i, { busy: e.target.checked })} /> moves
-                too: no rest
+                <input type="checkbox" checked={r.busy} onChange={(e) => role(i, { busy: e.target.checked })} />{" "}
+                {say("ladderForm.movesTooNoRest")}
               </label>
             )}
             <Words
-              label="What to tell them"
+              label={say("ladderForm.whatToTellThem")}
               value={r.line}
               must={must(`roles[${i}].line`)}
               onChange={(line) => role(i, { line })}
@@ -141,55 +160,55 @@ export function LadderForm({
           className="btn btn-small"
           onClick={() => set({ roles: [...ladder.roles, { name: "counter", works: false, busy: false, line: "" }] })}
         >
-          <Plus size={16} aria-hidden /> Somebody else
+          <Plus size={16} aria-hidden /> {say("ladderForm.somebodyElse")}
         </button>
       </Part>
 
-      <Part title="The floor for one spot">
+      <Part title={say("ladderForm.theFloorForOne")}>
         <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
           <Num
-            label="length"
-            unit="m"
+            label={say("ladderForm.length")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.footprint.lengthM}
             must={must("footprint.lengthM")}
             onChange={(lengthM) => foot({ lengthM })}
           />
           <Num
-            label="width"
-            unit="m"
+            label={say("ladderForm.width")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.footprint.widthM}
             must={must("footprint.widthM")}
             onChange={(widthM) => foot({ widthM })}
           />
           <Num
-            label="between two"
-            unit="m"
+            label={say("ladderForm.betweenTwo")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.footprint.gapM}
             must={must("footprint.gapM")}
             onChange={(gapM) => foot({ gapM })}
           />
           <Num
-            label="to the edge"
-            unit="m"
+            label={say("ladderForm.toTheEdge")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.footprint.edgeM}
             must={must("footprint.edgeM")}
             onChange={(edgeM) => foot({ edgeM })}
           />
           <Num
-            label="free height"
-            unit="m"
+            label={say("ladderForm.freeHeight")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.footprint.heightM}
             must={must("footprint.heightM")}
             onChange={(heightM) => foot({ heightM })}
           />
           <Num
-            label="reach of a swing"
-            unit="m"
+            label={say("ladderForm.reachOfASwing")}
+            unit={say("ladderForm.m")}
             step={0.1}
             value={ladder.swingM}
             must={must("swingM")}
@@ -203,7 +222,7 @@ export function LadderForm({
               checked={ladder.footprint.needsWall}
               onChange={(e) => foot({ needsWall: e.target.checked })}
             />{" "}
-            at a free wall
+            {say("ladderForm.atAFreeWall")}
           </label>
           <label className="flex items-center gap-2">
             <input
@@ -211,15 +230,15 @@ export function LadderForm({
               checked={ladder.footprint.oneRow}
               onChange={(e) => foot({ oneRow: e.target.checked })}
             />{" "}
-            all in one row, same way
+            {say("ladderForm.allInOneRow")}
           </label>
           <label className="flex items-center gap-2">
             <input type="checkbox" checked={ladder.counted} onChange={(e) => set({ counted: e.target.checked })} />{" "}
-            results are kept
+            {say("ladderForm.resultsAreKept")}
           </label>
         </p>
         <Chips
-          label="Goes on"
+          label={say("ladderForm.goesOn")}
           value={ladder.surfaces}
           words={surfaceWord as Record<Ladder["surfaces"][number], string>}
           onChange={(surfaces) => set({ surfaces })}
@@ -227,7 +246,7 @@ export function LadderForm({
         />
       </Part>
 
-      <Part title="Kit">
+      <Part title={say("ladderForm.kit")}>
         <KitForm
           kit={ladder.kit}
           kinds={kinds}
@@ -236,13 +255,13 @@ export function LadderForm({
         />
         <div className="flex flex-wrap gap-x-8 gap-y-3">
           <KindList
-            label="Balls in order, easiest first"
+            label={say("ladderForm.ballsInOrderEasiest")}
             value={ladder.ballOrder}
             kinds={kinds.filter((k) => k.group === "BALL" && k.never === null)}
             onChange={(ballOrder) => set({ ballOrder })}
           />
           <KindList
-            label="Gear for a hard ball or stick"
+            label={say("ladderForm.gearForAHard")}
             value={ladder.gear}
             kinds={kinds.filter((k) => k.group === "GEAR")}
             onChange={(gear) => set({ gear })}
@@ -250,7 +269,7 @@ export function LadderForm({
         </div>
       </Part>
 
-      <Part title="What you say">
+      <Part title={say("ladderForm.whatYouSay")}>
         <div className="grid gap-3 sm:grid-cols-2">
           {ladder.cues.map((c, i) => (
             <Words
@@ -261,16 +280,21 @@ export function LadderForm({
               onChange={(text) => set({ cues: ladder.cues.map((o, n) => (n === i ? text : o)) })}
             />
           ))}
-          <Words label="Eyes are" value={ladder.eyes} must={must("eyes")} onChange={(eyes) => set({ eyes })} />
+          <Words
+            label={say("ladderForm.eyesAre")}
+            value={ladder.eyes}
+            must={must("eyes")}
+            onChange={(eyes) => set({ eyes })}
+          />
         </div>
         {must("cues") && (
           <p role="alert" className="font-semibold text-alert">
-            Cues {must("cues")}.
+            {say("ladderForm.cues")} {must("cues")}.
           </p>
         )}
         {ladder.cues.length < 4 && (
           <button type="button" className="btn btn-small" onClick={() => set({ cues: [...ladder.cues, ""] })}>
-            <Plus size={16} aria-hidden /> A cue
+            <Plus size={16} aria-hidden /> {say("ladderForm.aCue")}
           </button>
         )}
         {ladder.faults.map((f, i) => (
@@ -282,7 +306,7 @@ export function LadderForm({
               onChange={(seen) => fault(i, { seen })}
             />
             <Words
-              label="What mends it"
+              label={say("ladderForm.whatMendsIt")}
               value={f.mend}
               must={must(`faults[${i}].mend`)}
               onChange={(mend) => fault(i, { mend })}
@@ -294,23 +318,23 @@ export function LadderForm({
           className="btn btn-small"
           onClick={() => set({ faults: [...ladder.faults, { id: lastingId("fault"), seen: "", mend: "" }] })}
         >
-          <Plus size={16} aria-hidden /> A fault
+          <Plus size={16} aria-hidden /> {say("ladderForm.aFault")}
         </button>
         <div className="grid gap-3 sm:grid-cols-3">
           <Words
-            label="Seated (or empty)"
+            label={say("ladderForm.seatedOrEmpty")}
             value={ladder.seated}
             must={must("seated")}
             onChange={(t) => set({ seated: t || null })}
           />
           <Words
-            label="With one hand (or empty)"
+            label={say("ladderForm.withOneHandOr")}
             value={ladder.oneHand}
             must={must("oneHand")}
             onChange={(t) => set({ oneHand: t || null })}
           />
           <Words
-            label="Seeing little (or empty)"
+            label={say("ladderForm.seeingLittleOrEmpty")}
             value={ladder.seesLittle}
             must={must("seesLittle")}
             onChange={(t) => set({ seesLittle: t || null })}
@@ -318,16 +342,16 @@ export function LadderForm({
         </div>
       </Part>
 
-      <Part title="Take care">
+      <Part title={say("ladderForm.takeCare")}>
         <Chips
-          label="Cautions"
+          label={say("ladderForm.cautions")}
           value={ladder.cautions}
           words={cautionWord}
           onChange={(cautions) => set({ cautions })}
           must={must("cautions")}
         />
         <Chips
-          label="Not done"
+          label={say("ladderForm.notDone")}
           value={ladder.refusedPlaces}
           words={refusedPlace}
           onChange={(refusedPlaces) => set({ refusedPlaces })}

@@ -12,6 +12,8 @@ import { FamilyGlyph } from "../../ui/marble";
 import { Sheet } from "../../ui/sheet";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { family as familyWord } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { finding } from "../../words-findings";
 import { hereIs, noise, part, people, sports } from "../../words-ladders";
 import { copyOf } from "./blank";
@@ -25,6 +27,8 @@ import { ToPlan } from "./to-plan";
 import { useLaddersChanged } from "./use-ladders-changed";
 import { Verdict } from "./verdict";
 
+const t = textsOf("ladders", saidLadders);
+
 /** One ladder: its rungs as steps, and all that a teacher needs to start it. */
 export function LadderView() {
   const { id = "" } = useParams();
@@ -32,13 +36,13 @@ export function LadderView() {
   const own = useQuery(ownLadders);
   const failed = [known, own].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!known.data || !own.data) return <Loading what="the ladder" />;
+  if (!known.data || !own.data) return <Loading what={t("ladderView.theLadder")} />;
   const ladder = known.data.find((l) => l.id === id);
   if (!ladder)
     return (
-      <Empty title="There is no such ladder">
+      <Empty title={t("ladderView.thereIsNoSuch")}>
         <p>
-          It may have been removed. <Link to="/ladders">Look through all ladders</Link>.
+          {t("ladderView.itMayHaveBeen")} <Link to="/ladders">{t("ladderView.lookThroughAllLadders")}</Link>.
         </p>
       </Empty>
     );
@@ -73,7 +77,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
     <>
       <p>
         <Link to={`/ladders?${back}`} className="inline-flex items-center gap-1.5">
-          <ArrowLeft size={18} aria-hidden /> All ladders
+          <ArrowLeft size={18} aria-hidden /> {t("ladderView.allLadders")}
         </Link>
       </p>
       <div className="mt-1 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
@@ -83,19 +87,25 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
         <span className="ml-auto flex flex-wrap gap-2">
           {teaches && own && (
             <Link className="btn no-underline" to={`/ladders/${ladder.id}/edit`}>
-              <Pencil size={18} aria-hidden /> Change
+              <Pencil size={18} aria-hidden /> {t("ladderView.change")}
             </Link>
           )}
           {teaches && <CopyButton ladder={ladder} />}
           {teaches && own && <Retire own={own} />}
           <button type="button" className="btn" onClick={() => setExporting(true)}>
-            <Download size={18} aria-hidden /> Export
+            <Download size={18} aria-hidden /> {t("ladderView.export")}
           </button>
         </span>
       </div>
       <p className="mt-2 text-soft">
-        {familyWord[ladder.family]} · {sports(ladder)} · {part[ladder.part]} · {people(ladder)} · {noise[ladder.noise]}{" "}
-        · effort {ladder.effort} of 5
+        {t("ladderView.effortOf5", {
+          value: familyWord[ladder.family],
+          sports: sports(ladder),
+          value2: part[ladder.part],
+          people: people(ladder),
+          value3: noise[ladder.noise],
+          effort: ladder.effort,
+        })}
       </p>
 
       <Steps ladder={ladder} fits={fit?.rungs} chosen={rung.id} onChoose={choose} />
@@ -107,13 +117,13 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
           </OfOneRung>
           <Teaching ladder={ladder} />
         </div>
-        <aside aria-label="Layout and kit" className="space-y-5">
+        <aside aria-label={t("ladderView.layoutAndKit")} className="space-y-5">
           <Where ladder={ladder} at={at} here={here} fit={fit} waiting={here.query !== "" && asked.isPending} />
           <KitAndCare ladder={ladder} />
         </aside>
       </div>
       <Sheet title={`Export “${ladder.name}”`} open={exporting} onOpenChange={setExporting}>
-        <p>One file that “Import” reads back, here or in another school.</p>
+        <p>{t("ladderView.oneFileThatImport")}</p>
         <DownloadLinks ids={[ladder.id]} />
       </Sheet>
     </>
@@ -138,12 +148,17 @@ function Where({
   return (
     <section>
       <div className="flex flex-wrap items-center gap-3">
-        <h2>Layout</h2>
-        <Choice label="Where it should fit" value={here.value} onChange={here.choose} options={here.options} />
+        <h2>{t("ladderView.layout")}</h2>
+        <Choice
+          label={t("ladderView.whereItShouldFit")}
+          value={here.value}
+          onChange={here.choose}
+          options={here.options}
+        />
       </div>
       <div className="mt-2 min-h-40">
         {here.space && waiting ? (
-          <Loading what="the layout" />
+          <Loading what={t("ladderView.theLayout")} />
         ) : fit && one && here.space ? (
           <>
             <p className="mb-2">
@@ -193,7 +208,7 @@ function CopyButton({ ladder }: { ladder: Ladder }) {
   return (
     <>
       <button type="button" className="btn" onClick={copy}>
-        <Copy size={18} aria-hidden /> Copy and change
+        <Copy size={18} aria-hidden /> {t("ladderView.copyAndChange")}
       </button>
       {problem && (
         <span role="alert" className="font-semibold text-alert">

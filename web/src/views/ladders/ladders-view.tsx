@@ -9,12 +9,16 @@ import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { Term } from "../../ui/term";
 import { caution, deferring, family as familyWord } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { aspect as aspectWord, noise as noiseWord } from "../../words-ladders";
 import { byFit } from "./by-fit";
 import { Export } from "./export";
 import { useHere } from "./here";
 import { Import } from "./import";
 import { Line } from "./line";
+
+const t = textsOf("ladders", saidLadders);
 
 const families: Family[] = ["THROW", "CATCH", "HANDLE", "TARGET", "MOVE"];
 const all = "all";
@@ -35,7 +39,7 @@ export function LaddersView() {
   const fit = useQuery({ ...fits(here.query), enabled: here.query !== "" });
   const failed = [known, own, found, fit].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!known.data || !own.data || !found.data) return <Loading what="the ladders" />;
+  if (!known.data || !own.data || !found.data) return <Loading what={t("laddersView.theLadders")} />;
 
   const set = (field: string, value: string) =>
     setParams(
@@ -65,84 +69,85 @@ export function LaddersView() {
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
-        <h1 className="mr-auto">Ladders</h1>
+        <h1 className="mr-auto">{t("laddersView.ladders")}</h1>
         {teaches && (
           <>
             <Link className="btn btn-main no-underline" to="/ladders/new">
-              <FilePlus size={18} aria-hidden /> Write one
+              <FilePlus size={18} aria-hidden /> {t("laddersView.writeOne")}
             </Link>
             <button type="button" className="btn" onClick={() => setImporting(true)}>
-              <Upload size={18} aria-hidden /> Import
+              <Upload size={18} aria-hidden /> {t("laddersView.import")}
             </button>
           </>
         )}
         <button type="button" className="btn" onClick={() => setExporting(true)}>
-          <Download size={18} aria-hidden /> Export
+          <Download size={18} aria-hidden /> {t("laddersView.export")}
         </button>
       </div>
 
       <p className="mt-2 text-soft">
-        A <Term of="ladder">ladder</Term> leads from easy to hard; each <Term of="rung">rung</Term> is a task with a{" "}
-        <Term of="gate">gate</Term> that opens the next.
+        {t("laddersView.a")} <Term of="ladder">{t("laddersView.ladder")}</Term> {t("laddersView.leadsFromEasyTo")}{" "}
+        <Term of="rung">{t("laddersView.rung")}</Term> {t("laddersView.isATaskWith")}{" "}
+        <Term of="gate">{t("laddersView.gate")}</Term> {t("laddersView.thatOpensTheNext")}
       </p>
       <search className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2.5">
         <input
           className="field min-w-56 flex-1"
           type="search"
-          aria-label="Search ladders by words"
-          placeholder="Skill, sport, ball or what they do"
+          aria-label={t("laddersView.searchLaddersByWords")}
+          placeholder={t("laddersView.skillSportBallOr")}
           defaultValue={params.get("words") ?? ""}
           onChange={(e) => set("words", e.target.value)}
         />
         <Choice
-          label="Sport"
+          label={t("laddersView.sport")}
           value={get("sport")}
           onChange={(v) => set("sport", v)}
-          options={[{ value: all, text: "every sport" }, ...sports.map((s) => ({ value: s, text: s }))]}
+          options={[{ value: all, text: t("laddersView.everySport") }, ...sports.map((s) => ({ value: s, text: s }))]}
         />
         <Choice
-          label="Trains"
+          label={t("laddersView.trains")}
           value={get("aspect")}
           onChange={(v) => set("aspect", v)}
           options={[
-            { value: all, text: "trains anything" },
+            { value: all, text: t("laddersView.trainsAnything") },
             ...Object.entries(aspectWord).map(([value, text]) => ({ value, text })),
           ]}
         />
         <Choice
-          label="People to a spot"
+          label={t("laddersView.peopleToASpot")}
           value={get("people")}
           onChange={(v) => set("people", v)}
           options={[
-            { value: all, text: "any number" },
-            { value: "1", text: "alone" },
-            { value: "2", text: "in pairs" },
-            { value: "3", text: "three or more" },
+            { value: all, text: t("laddersView.anyNumber") },
+            { value: "1", text: t("laddersView.alone") },
+            { value: "2", text: t("laddersView.inPairs") },
+            { value: "3", text: t("laddersView.threeOrMore") },
           ]}
         />
         <Choice
-          label="Noise"
+          label={t("laddersView.noise")}
           value={get("noise")}
           onChange={(v) => set("noise", v)}
           options={[
-            { value: all, text: "any noise" },
-            { value: "QUIET", text: "quiet only" },
-            { value: "BOUNCE", text: "no louder than a bounce" },
+            { value: all, text: t("laddersView.anyNoise") },
+            { value: "QUIET", text: t("laddersView.quietOnly") },
+            { value: "BOUNCE", text: t("laddersView.noLouderThanA") },
           ]}
         />
         <Choice
-          label="Whose"
+          label={t("laddersView.whose")}
           value={get("whose")}
           onChange={(v) => set("whose", v)}
           options={[
-            { value: all, text: "all ladders" },
-            { value: "OURS", text: "our own" },
-            { value: "RETIRED", text: "our own, retired" },
+            { value: all, text: t("laddersView.allLadders") },
+            { value: "OURS", text: t("laddersView.ourOwn") },
+            { value: "RETIRED", text: t("laddersView.ourOwnRetired") },
           ]}
         />
       </search>
       <fieldset className="mt-3 flex flex-wrap gap-2">
-        <legend className="sr-only">Family</legend>
+        <legend className="sr-only">{t("laddersView.family")}</legend>
         {[all, ...families].map((f) => (
           <button
             key={f}
@@ -157,8 +162,13 @@ export function LaddersView() {
       </fieldset>
       <div className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-tint px-4 py-3">
         <span className="flex items-center gap-2">
-          <strong>What fits</strong>
-          <Choice label="Where it should fit" value={here.value} onChange={here.choose} options={here.options} />
+          <strong>{t("laddersView.whatFits")}</strong>
+          <Choice
+            label={t("laddersView.whereItShouldFit")}
+            value={here.value}
+            onChange={here.choose}
+            options={here.options}
+          />
         </span>
         {!here.query && (
           <span className="text-soft">
@@ -175,10 +185,12 @@ export function LaddersView() {
                 checked={onlyFitting}
                 onChange={(e) => set("only", e.target.checked ? "fits" : "")}
               />{" "}
-              only what fits
+              {t("laddersView.onlyWhatFits")}
             </label>
             <span className="text-soft">
-              for {here.className}, with the kit in the store{here.atHome ? " and at home" : ""}, at this hour
+              {t("laddersView.forWithTheKit", { className: here.className })}
+              {here.atHome ? " and at home" : ""}
+              {t("laddersView.atThisHour")}
             </span>
           </>
         )}

@@ -3,9 +3,13 @@ import { Link, useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
 import type { OwnLadder } from "../../api/types";
 import { deferring } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { blankLadder, lastingId } from "./blank";
 import { LadderForm } from "./ladder-form";
 import { useLaddersChanged } from "./use-ladders-changed";
+
+const t = textsOf("ladders", saidLadders);
 
 const KEPT = "marble-new-ladder";
 
@@ -39,12 +43,12 @@ export function NewLadder() {
   return (
     <>
       <div className="mb-5 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
-        <h1 className="mr-auto">A ladder of your own</h1>
+        <h1 className="mr-auto">{t("newLadder.aLadderOfYour")}</h1>
         <Link className="btn no-underline" to="/ladders" onClick={() => sessionStorage.removeItem(KEPT)}>
-          Throw it away
+          {t("newLadder.throwItAway")}
         </Link>
         <button type="button" className="btn btn-main" onClick={keep} disabled={sending}>
-          Keep it
+          {t("newLadder.keepIt")}
         </button>
       </div>
       {problem && (

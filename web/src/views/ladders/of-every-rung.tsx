@@ -2,7 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { kit } from "../../api/queries";
 import type { Ladder } from "../../api/types";
 import { caution, deferring } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { aspect, needs, refusedPlace } from "../../words-ladders";
+
+const t = textsOf("ladders", saidLadders);
 
 /** What goes with the whole ladder: kit, variants, cautions. */
 export function KitAndCare({ ladder }: { ladder: Ladder }) {
@@ -17,7 +21,7 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
     <>
       {ladder.kit.length > 0 && (
         <section>
-          <h3 className="font-bold">Kit for one spot</h3>
+          <h3 className="font-bold">{t("ofEveryRung.kitForOneSpot")}</h3>
           <ul>
             {ladder.kit.map((k) => (
               <li key={k.role} className="mt-1">
@@ -30,7 +34,7 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
                   <ul className="pl-4 text-[0.95rem]">
                     {k.standIns.map((s) => (
                       <li key={s.kind}>
-                        or {s.what}: {s.changes}
+                        {t("ofEveryRung.or", { what: s.what, changes: s.changes })}
                         {s.make && (
                           <span className="text-soft">
                             {" "}
@@ -43,23 +47,27 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
                 )}
                 {k.refused.length > 0 && (
                   <span className="block pl-4 text-[0.95rem] text-alert">
-                    never {k.refused.map(kindName).join(", ")}
+                    {t("ofEveryRung.never", { join: k.refused.map(kindName).join(", ") })}
                   </span>
                 )}
               </li>
             ))}
           </ul>
           {ladder.ballOrder.length > 1 && (
-            <p className="mt-2 text-soft">Balls in order: {ladder.ballOrder.map(kindName).join(", then ")}.</p>
+            <p className="mt-2 text-soft">
+              {t("ofEveryRung.ballsInOrder", { join: ladder.ballOrder.map(kindName).join(", then ") })}
+            </p>
           )}
           {ladder.gear.length > 0 && (
-            <p className="mt-1 font-semibold">With a hard ball: {ladder.gear.map(kindName).join(", ")}.</p>
+            <p className="mt-1 font-semibold">
+              {t("ofEveryRung.withAHardBall", { join: ladder.gear.map(kindName).join(", ") })}
+            </p>
           )}
         </section>
       )}
       {variants.length > 0 && (
         <section>
-          <h3 className="font-bold">For everybody</h3>
+          <h3 className="font-bold">{t("ofEveryRung.forEverybody")}</h3>
           {variants.map(([who, text]) => (
             <p key={who} className="mt-1">
               <strong>{who}</strong>: {text}
@@ -68,13 +76,13 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
         </section>
       )}
       <section className="border-l-4 border-move pl-3">
-        <h3 className="font-bold">Take care</h3>
+        <h3 className="font-bold">{t("ofEveryRung.takeCare")}</h3>
         <ul>
           {ladder.cautions.map((c) => (
             <li key={c}>{caution[c]}</li>
           ))}
           {ladder.refusedPlaces.length > 0 && (
-            <li>Not {ladder.refusedPlaces.map((p) => refusedPlace[p]).join(", not ")}.</li>
+            <li>{t("ofEveryRung.not", { join: ladder.refusedPlaces.map((p) => refusedPlace[p]).join(", not ") })}</li>
           )}
         </ul>
       </section>
@@ -88,18 +96,18 @@ export function Teaching({ ladder }: { ladder: Ladder }) {
   return (
     <>
       <section>
-        <h3 className="font-bold">Cues</h3>
+        <h3 className="font-bold">{t("ofEveryRung.cues")}</h3>
         <ul className="list-disc pl-5">
           {ladder.cues.map((c) => (
             <li key={c}>{c}</li>
           ))}
         </ul>
         <p className="mt-1 text-soft">
-          Eyes {ladder.eyes}. Trains {ladder.aspects.map((a) => aspect[a]).join(", ")}.
+          {t("ofEveryRung.eyesTrains", { eyes: ladder.eyes, join: ladder.aspects.map((a) => aspect[a]).join(", ") })}
         </p>
       </section>
       <section>
-        <h3 className="font-bold">Often seen</h3>
+        <h3 className="font-bold">{t("ofEveryRung.oftenSeen")}</h3>
         <dl>
           {ladder.faults.map((f) => (
             <div key={f.id} className="mt-1">
@@ -110,7 +118,7 @@ export function Teaching({ ladder }: { ladder: Ladder }) {
         </dl>
       </section>
       <section>
-        <h3 className="font-bold">Who is at a spot</h3>
+        <h3 className="font-bold">{t("ofEveryRung.whoIsAtA")}</h3>
         <ul>
           {ladder.roles.map((r) => (
             <li key={r.name} className="mt-1">

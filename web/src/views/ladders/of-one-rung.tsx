@@ -1,7 +1,11 @@
 import type { ReactNode } from "react";
 import type { Ladder, Rung } from "../../api/types";
 import { clock, gate, kitOf, modifier as modifierWord } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { lever, measure, onMiss, ours, rungSides } from "../../words-ladders";
+
+const t = textsOf("ladders", saidLadders);
 
 /** What is done on one rung, what counts, and what it is planned with. */
 export function OfOneRung({
@@ -19,9 +23,7 @@ export function OfOneRung({
   return (
     <section aria-label={`Rung ${number}`}>
       <div className="flex flex-wrap items-center gap-3">
-        <h2 className="mr-auto">
-          Rung {number}: {rung.name}
-        </h2>
+        <h2 className="mr-auto">{t("ofOneRung.rung", { number, name: rung.name })}</h2>
         {children}
       </div>
       <p className="mt-1 text-soft">
@@ -47,9 +49,7 @@ export function OfOneRung({
           </Said>
         )}
         <Said term="Sides">{rungSides[rung.sides]}</Said>
-        <Said term="Measured by">
-          {measure[rung.measure.type]}, in {rung.unit}
-        </Said>
+        <Said term="Measured by">{t("ofOneRung.in", { value: measure[rung.measure.type], unit: rung.unit })}</Said>
         <Said term="Gate to the next rung">{gate(rung)}</Said>
         {rung.modifiers.length > 0 && (
           <Said term="May be added">{rung.modifiers.map((m) => modifierWord[m]).join(", ")}</Said>
@@ -58,33 +58,40 @@ export function OfOneRung({
         <Said term="Harder">{rung.harder}</Said>
         {rung.delivery && (
           <Said term="The ball comes">
-            at about {rung.delivery.speedMs} m/s from {rung.delivery.fromM} m
+            {t("ofOneRung.atAboutMsFrom", { speedMs: rung.delivery.speedMs, fromM: rung.delivery.fromM })}
           </Said>
         )}
       </dl>
-      <h3 className="mt-5 font-bold">Planned with</h3>
+      <h3 className="mt-5 font-bold">{t("ofOneRung.plannedWith")}</h3>
       <table className="mt-1 w-full max-w-xl text-left text-[0.95rem]">
         <tbody>
           <Row school="By clock">
-            {byClock.sets} × {byClock.workSec} s, rest {byClock.restSec} s
+            {t("ofOneRung.sRestS", { sets: byClock.sets, workSec: byClock.workSec, restSec: byClock.restSec })}
           </Row>
           <Row school="By count">
-            {count.sets} × {count.reps} {rung.unit}, rest {count.restSec} s
+            {t("ofOneRung.restS", { sets: count.sets, reps: count.reps, unit: rung.unit, restSec: count.restSec })}
           </Row>
-          <Row school="By gate">
-            until {gate(rung)}, {clock(byGate.limitSec)} at most
-          </Row>
+          <Row school="By gate">{t("ofOneRung.untilAtMost", { gate: gate(rung), clock: clock(byGate.limitSec) })}</Row>
           <Row school="By staircase">
-            {staircase.makesToStep} to step {staircase.stepM} m, {onMiss[staircase.onMiss]}, {clock(staircase.limitSec)}
+            {t("ofOneRung.toStepM", {
+              makesToStep: staircase.makesToStep,
+              stepM: staircase.stepM,
+              value: onMiss[staircase.onMiss],
+              clock: clock(staircase.limitSec),
+            })}
           </Row>
           <Row school="Pace">
-            {rung.pace.hitSec} s for one that counts, {rung.pace.missSec} s for a miss and its fetch
-            {rung.pace.stepSec > 0 ? `, ${rung.pace.stepSec} s a step` : ""}; {Math.round(100 * rung.pace.share)} of 100
-            expected to count
+            {t("ofOneRung.sForOneThat", { hitSec: rung.pace.hitSec, missSec: rung.pace.missSec })}
+            {rung.pace.stepSec > 0 ? `, ${rung.pace.stepSec} s a step` : ""}
+            {t("ofOneRung.of100ExpectedTo", { round: Math.round(100 * rung.pace.share) })}
           </Row>
           <Row school="Floor">
-            {ladder.footprint.lengthM} × {ladder.footprint.widthM} m a spot, {ladder.footprint.gapM} m between,{" "}
-            {ladder.footprint.edgeM} m to the edge
+            {t("ofOneRung.mASpotM", {
+              lengthM: ladder.footprint.lengthM,
+              widthM: ladder.footprint.widthM,
+              gapM: ladder.footprint.gapM,
+              edgeM: ladder.footprint.edgeM,
+            })}
             {ladder.footprint.oneRow ? ", in one row" : ""}
             {rung.heightM || ladder.footprint.heightM ? `, ${rung.heightM ?? ladder.footprint.heightM} m high` : ""}
           </Row>

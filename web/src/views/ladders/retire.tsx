@@ -3,7 +3,11 @@ import { useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
 import type { OwnLadder } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { useLaddersChanged } from "./use-ladders-changed";
+
+const t = textsOf("ladders", saidLadders);
 
 /** Takes an own ladder off the offer, or back; what nobody uses can go for good. */
 export function Retire({ own }: { own: OwnLadder }) {
@@ -29,17 +33,17 @@ export function Retire({ own }: { own: OwnLadder }) {
   if (own.retired)
     return (
       <button type="button" className="btn" onClick={() => retire(false)}>
-        Offer it again
+        {t("retire.offerItAgain")}
       </button>
     );
   return (
     <>
       <button type="button" className="btn" onClick={() => setAsking(true)}>
-        Retire
+        {t("retire.retire")}
       </button>
       <Sheet title={`Retire “${own.ladder.name}”?`} open={asking} onOpenChange={setAsking}>
         <p>
-          It is not offered any more.{" "}
+          {t("retire.itIsNotOffered")}{" "}
           {used === 0
             ? "No plan and no result uses it, so it can also go for good."
             : `Plans and results use it ${used === 1 ? "once" : `${used} times`}; they keep it and can be read as before.`}
@@ -51,7 +55,7 @@ export function Retire({ own }: { own: OwnLadder }) {
         )}
         <p className="mt-4 flex flex-wrap gap-3">
           <button type="button" className="btn btn-main" onClick={() => retire(true)}>
-            Retire it
+            {t("retire.retireIt")}
           </button>
           {used === 0 && (
             <button
@@ -64,11 +68,11 @@ export function Retire({ own }: { own: OwnLadder }) {
                 )
               }
             >
-              Remove it for good
+              {t("retire.removeItForGood")}
             </button>
           )}
           <button type="button" className="btn btn-plain" onClick={() => setAsking(false)}>
-            Leave it as it is
+            {t("retire.leaveItAsIt")}
           </button>
         </p>
       </Sheet>

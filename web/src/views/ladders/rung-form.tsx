@@ -1,9 +1,13 @@
 import type { Rung } from "../../api/types";
 import { modifier as modifierWord } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { lever, measure, onMiss, rungSides } from "../../words-ladders";
 import { Chips, type Must, Num, Pick, Words } from "./form-bits";
 import { GateForm, measuredBy } from "./gate-form";
 import { ScoringForm } from "./scoring-form";
+
+const t = textsOf("ladders", saidLadders);
 
 /** One rung: what changes, what to do, what counts, what it is planned with. */
 export function RungForm({
@@ -26,17 +30,17 @@ export function RungForm({
     <div className="space-y-3">
       <div className="flex flex-wrap items-end gap-4">
         <Words
-          label="Name"
+          label={t("rungForm.name")}
           value={rung.name}
           must={must("name")}
           onChange={(name) => set({ name })}
           className="min-w-56 flex-1"
         />
         {first ? (
-          <span className="pb-2 text-soft">the start: it changes nothing</span>
+          <span className="pb-2 text-soft">{t("rungForm.theStartItChanges")}</span>
         ) : (
           <Pick
-            label="The one thing it changes"
+            label={t("rungForm.theOneThingIt")}
             value={rung.lever as keyof typeof levers}
             words={levers}
             onChange={(l) => set({ lever: l })}
@@ -49,28 +53,49 @@ export function RungForm({
         must={must("change")}
         onChange={(change) => set({ change })}
       />
-      <Words label="What to do" rows={3} value={rung.task} must={must("task")} onChange={(task) => set({ task })} />
+      <Words
+        label={t("rungForm.whatToDo")}
+        rows={3}
+        value={rung.task}
+        must={must("task")}
+        onChange={(task) => set({ task })}
+      />
       <div className="grid gap-3 sm:grid-cols-2">
-        <Words label="Counts" value={rung.counts} must={must("counts")} onChange={(counts) => set({ counts })} />
         <Words
-          label="Does not count"
+          label={t("rungForm.counts")}
+          value={rung.counts}
+          must={must("counts")}
+          onChange={(counts) => set({ counts })}
+        />
+        <Words
+          label={t("rungForm.doesNotCount")}
           value={rung.countsNot}
           must={must("countsNot")}
           onChange={(countsNot) => set({ countsNot })}
         />
-        <Words label="Easier" value={rung.easier} must={must("easier")} onChange={(easier) => set({ easier })} />
-        <Words label="Harder" value={rung.harder} must={must("harder")} onChange={(harder) => set({ harder })} />
+        <Words
+          label={t("rungForm.easier")}
+          value={rung.easier}
+          must={must("easier")}
+          onChange={(easier) => set({ easier })}
+        />
+        <Words
+          label={t("rungForm.harder")}
+          value={rung.harder}
+          must={must("harder")}
+          onChange={(harder) => set({ harder })}
+        />
       </div>
       <div className="flex flex-wrap items-end gap-4">
-        <Pick label="Sides" value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
+        <Pick label={t("rungForm.sides")} value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
         <Pick
-          label="Measured by"
+          label={t("rungForm.measuredBy")}
           value={rung.measure.type}
           words={measure}
           onChange={(type) => set(measuredBy(type, rung))}
         />
         <Words
-          label="One counted thing, in the plural"
+          label={t("rungForm.oneCountedThingIn")}
           value={rung.unit}
           must={must("unit")}
           onChange={(unit) => set({ unit })}
@@ -80,33 +105,33 @@ export function RungForm({
       <GateForm rung={rung} must={must} onChange={(gate) => set({ gate })} />
       <ScoringForm rung={rung} must={must} onChange={set} />
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>Pace</strong>
+        <strong>{t("rungForm.pace")}</strong>
         <Num
-          label="one that counts"
-          unit="s"
+          label={t("rungForm.oneThatCounts")}
+          unit={t("rungForm.s")}
           step={0.1}
           value={rung.pace.hitSec}
           must={must("pace.hitSec")}
           onChange={(hitSec) => pace({ hitSec })}
         />
         <Num
-          label="a miss and its fetch"
-          unit="s"
+          label={t("rungForm.aMissAndIts")}
+          unit={t("rungForm.s")}
           step={0.1}
           value={rung.pace.missSec}
           must={must("pace.missSec")}
           onChange={(missSec) => pace({ missSec })}
         />
         <Num
-          label="a step"
-          unit="s"
+          label={t("rungForm.aStep")}
+          unit={t("rungForm.s")}
           step={0.1}
           value={rung.pace.stepSec}
           must={must("pace.stepSec")}
           onChange={(stepSec) => pace({ stepSec })}
         />
         <Num
-          label="share that counts"
+          label={t("rungForm.shareThatCounts")}
           step={0.05}
           value={rung.pace.share}
           must={must("pace.share")}
@@ -114,45 +139,45 @@ export function RungForm({
         />
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>By clock</strong>
+        <strong>{t("rungForm.byClock")}</strong>
         <Num
-          label="sets"
+          label={t("rungForm.sets")}
           value={clock.sets}
           must={must("doses.clock.sets")}
           onChange={(sets) => dose({ clock: { ...clock, sets } })}
         />
         <Num
-          label="work"
-          unit="s"
+          label={t("rungForm.work")}
+          unit={t("rungForm.s")}
           step={5}
           value={clock.workSec}
           must={must("doses.clock.workSec")}
           onChange={(workSec) => dose({ clock: { ...clock, workSec } })}
         />
         <Num
-          label="rest"
-          unit="s"
+          label={t("rungForm.rest")}
+          unit={t("rungForm.s")}
           step={5}
           value={clock.restSec}
           must={must("doses.clock.restSec")}
           onChange={(restSec) => dose({ clock: { ...clock, restSec } })}
         />
-        <strong>By count</strong>
+        <strong>{t("rungForm.byCount")}</strong>
         <Num
-          label="sets"
+          label={t("rungForm.sets")}
           value={count.sets}
           must={must("doses.count.sets")}
           onChange={(sets) => dose({ count: { ...count, sets } })}
         />
         <Num
-          label="tries"
+          label={t("rungForm.tries")}
           value={count.reps}
           must={must("doses.count.reps")}
           onChange={(reps) => dose({ count: { ...count, reps } })}
         />
         <Num
-          label="rest"
-          unit="s"
+          label={t("rungForm.rest")}
+          unit={t("rungForm.s")}
           step={5}
           value={count.restSec}
           must={must("doses.count.restSec")}
@@ -160,67 +185,72 @@ export function RungForm({
         />
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>By gate</strong>
+        <strong>{t("rungForm.byGate")}</strong>
         <Num
-          label="at most"
-          unit="s"
+          label={t("rungForm.atMost")}
+          unit={t("rungForm.s")}
           step={10}
           value={byGate.limitSec}
           must={must("doses.gate.limitSec")}
           onChange={(limitSec) => dose({ gate: { limitSec } })}
         />
-        <strong>By staircase</strong>
+        <strong>{t("rungForm.byStaircase")}</strong>
         <Num
-          label="hits to a step"
+          label={t("rungForm.hitsToAStep")}
           value={staircase.makesToStep}
           must={must("doses.staircase.makesToStep")}
           onChange={(makesToStep) => dose({ staircase: { ...staircase, makesToStep } })}
         />
         <Num
-          label="a step is"
-          unit="m"
+          label={t("rungForm.aStepIs")}
+          unit={t("rungForm.m")}
           step={0.1}
           value={staircase.stepM}
           must={must("doses.staircase.stepM")}
           onChange={(stepM) => dose({ staircase: { ...staircase, stepM } })}
         />
         <Num
-          label="at most"
-          unit="s"
+          label={t("rungForm.atMost")}
+          unit={t("rungForm.s")}
           step={10}
           value={staircase.limitSec}
           must={must("doses.staircase.limitSec")}
           onChange={(limitSec) => dose({ staircase: { ...staircase, limitSec } })}
         />
         <Pick
-          label="After a miss"
+          label={t("rungForm.afterAMiss")}
           value={staircase.onMiss}
           words={onMiss}
           onChange={(m) => dose({ staircase: { ...staircase, onMiss: m } })}
         />
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>Only where it matters</strong>
+        <strong>{t("rungForm.onlyWhereItMatters")}</strong>
         <Num
-          label="distance"
-          unit="m"
+          label={t("rungForm.distance")}
+          unit={t("rungForm.m")}
           step={0.1}
           value={rung.standM}
           must={must("standM")}
           onChange={(standM) => set({ standM })}
         />
         <Num
-          label="free height"
-          unit="m"
+          label={t("rungForm.freeHeight")}
+          unit={t("rungForm.m")}
           step={0.1}
           value={rung.heightM}
           must={must("heightM")}
           onChange={(heightM) => set({ heightM })}
         />
-        <Num label="claps under a toss" value={rung.claps} must={must("claps")} onChange={(claps) => set({ claps })} />
+        <Num
+          label={t("rungForm.clapsUnderAToss")}
+          value={rung.claps}
+          must={must("claps")}
+          onChange={(claps) => set({ claps })}
+        />
       </p>
       <Chips
-        label="May be added"
+        label={t("rungForm.mayBeAdded")}
         value={rung.modifiers}
         words={modifierWord}
         onChange={(modifiers) => set({ modifiers })}

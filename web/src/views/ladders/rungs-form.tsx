@@ -1,9 +1,13 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from "lucide-react";
 import { memo, useCallback, useRef } from "react";
 import type { Ladder, Rung } from "../../api/types";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { blankRung } from "./blank";
 import type { Must } from "./form-bits";
 import { RungForm } from "./rung-form";
+
+const t = textsOf("ladders", saidLadders);
 
 /** Rungs move and come between; each keeps its id, and with it what pupils have done. */
 export function RungsForm({
@@ -50,10 +54,10 @@ export function RungsForm({
           <li key={r.id} className="border-l-4 border-ink pl-4">
             <fieldset aria-label={`Rung ${i + 1}`}>
               <div className="mb-2 flex flex-wrap items-center gap-2">
-                <h3 className="mr-auto font-bold">Rung {i + 1}</h3>
+                <h3 className="mr-auto font-bold">{t("rungsForm.rung", { value: i + 1 })}</h3>
                 {times > 0 && (
                   <span className="text-sm text-soft">
-                    used {times === 1 ? "once" : `${times} times`} by results or plans: it stays
+                    {t("rungsForm.used")} {times === 1 ? "once" : `${times} times`} {t("rungsForm.byResultsOrPlans")}
                   </span>
                 )}
                 <button
@@ -86,7 +90,7 @@ export function RungsForm({
                     )
                   }
                 >
-                  <Plus size={16} aria-hidden /> after
+                  <Plus size={16} aria-hidden /> {t("rungsForm.after")}
                 </button>
                 <button
                   type="button"

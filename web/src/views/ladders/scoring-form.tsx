@@ -1,6 +1,10 @@
 import type { Rung } from "../../api/types";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { viewOf } from "../run/measures";
 import { Listed, type Must, Num } from "./form-bits";
+
+const t = textsOf("ladders", saidLadders);
 
 /** The figures that the measure needs, and what is called at random. */
 export function ScoringForm({
@@ -16,18 +20,18 @@ export function ScoringForm({
   const { Form } = viewOf(measure);
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-      {Form && <strong className="pb-2">Scored with</strong>}
+      {Form && <strong className="pb-2">{t("scoringForm.scoredWith")}</strong>}
       {Form && <Form measure={measure} must={must} onChange={(m) => onChange({ measure: m })} />}
       <Listed
-        label="Called at random, with commas; empty for nothing"
+        label={t("scoringForm.calledAtRandomWith")}
         value={calls?.words ?? []}
         must={must("scoring.calls")}
         onChange={(words) => onChange({ calls: words.length === 0 ? null : { words, everySec: calls?.everySec ?? 3 } })}
       />
       {calls && (
         <Num
-          label="a call every"
-          unit="s"
+          label={t("scoringForm.aCallEvery")}
+          unit={t("scoringForm.s")}
           value={calls.everySec}
           must={must("scoring.callEverySec")}
           onChange={(everySec) => onChange({ calls: { ...calls, everySec } })}

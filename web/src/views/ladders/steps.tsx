@@ -1,8 +1,12 @@
 import type { Ladder, RungFit } from "../../api/types";
 import { familyColour } from "../../ui/marble";
 import { gate } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { lever } from "../../words-ladders";
 import { Verdict } from "./verdict";
+
+const t = textsOf("ladders", saidLadders);
 
 const LOW_REM = 6.5;
 const RISE_REM = 1.3;
@@ -21,7 +25,7 @@ export function Steps({
 }) {
   const colour = familyColour[ladder.family];
   return (
-    <ol aria-label="Rungs" className="mt-4 flex flex-col-reverse gap-1 sm:flex-row sm:items-end sm:gap-1.5">
+    <ol aria-label={t("steps.rungs")} className="mt-4 flex flex-col-reverse gap-1 sm:flex-row sm:items-end sm:gap-1.5">
       {ladder.rungs.map((r, i) => {
         const on = r.id === chosen;
         return (
@@ -39,7 +43,7 @@ export function Steps({
               <span className={`text-sm ${on ? "text-mist" : "text-soft"}`}>
                 {i === 0 ? "start" : `changes: ${lever[r.lever]}`}
               </span>
-              <span className="text-sm">Gate: {gate(r)}</span>
+              <span className="text-sm">{t("steps.gate", { gate: gate(r) })}</span>
               {fits?.[i] && (
                 <span className={`text-sm ${on ? "bg-sheet px-1" : ""}`}>
                   <Verdict verdict={fits[i].verdict} />

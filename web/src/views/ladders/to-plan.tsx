@@ -9,14 +9,18 @@ import { useChosenClass } from "../../chosen-class";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
 import { day } from "../../words";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { inOrder } from "../plan/lesson-order";
 import { draftOf, edited } from "../plan/use-plan";
+
+const t = textsOf("ladders", saidLadders);
 
 /** Puts a rung at the end of the main part of one of the class's lessons and goes there. */
 export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
   return (
     <BlockToPlan
-      label="Put it in a plan"
+      label={t("toPlan.putItInA")}
       className="btn btn-main"
       title={`Put “${rung.name}” in a plan`}
       edits={(id) => [{ type: "ADD", id, at: null, ladderId: ladder.id, rungId: rung.id }]}
@@ -56,7 +60,7 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
   const navigate = useNavigate();
   const known = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
   const [problem, setProblem] = useState<Problem>();
-  if (!chosen) return <p>Make a class in the store first.</p>;
+  if (!chosen) return <p>{t("toPlan.makeAClassIn")}</p>;
   if (known.isPending) return <Loading what={`the lessons of ${chosen.name}`} />;
   const put = async (id: string) => {
     try {
@@ -84,7 +88,7 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
           {problem.title}. {problem.detail}
         </p>
       )}
-      {(known.data ?? []).length === 0 && <p>{chosen.name} has no lesson yet. Begin one under “Plan”.</p>}
+      {(known.data ?? []).length === 0 && <p>{t("toPlan.hasNoLessonYet", { name: chosen.name })}</p>}
       <ul className="space-y-1.5">
         {[...coming, ...before].map((l) => (
           <li key={l.id}>

@@ -5,6 +5,8 @@ import { LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, small, type Units } from "../../lengths";
 import { count, percent } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { correct, direction } from "../../words-marks";
 import type { Given } from "./given";
 import { LengthField, NumberRow } from "./length-field";
@@ -12,6 +14,8 @@ import { Group } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 type Ring = { outerRadiusCm: number | null; points: number | null };
 type Point = { xCm: number; yCm: number };
@@ -53,7 +57,7 @@ export function AimWorking({ given }: { given: Given }) {
   const last = v.rings[v.rings.length - 1]?.outerRadiusCm ?? 45;
   return (
     <Working
-      title="Aim"
+      title={t("aim.aim")}
       given={given}
       values={v}
       problem={problem}
@@ -61,9 +65,9 @@ export function AimWorking({ given }: { given: Given }) {
       said={answer ? told(answer, v, units) : []}
       controls={
         <>
-          <Group title="Where throws landed">
+          <Group title={t("aim.whereThrowsLanded")}>
             <p className="text-[0.95rem]">
-              Tap in the drawing where each throw landed; a tap keeps its place and can be dragged.
+              {t("aim.tapInTheDrawing")}
               {tapped ? "" : " Or enter counts below."}
             </p>
             <div className="flex flex-wrap gap-2">
@@ -72,7 +76,7 @@ export function AimWorking({ given }: { given: Given }) {
                 className="btn btn-small"
                 onClick={() => change({ points: [...v.points, { xCm: 0, yCm: 0 }] })}
               >
-                <Plus size={16} aria-hidden /> Landing
+                <Plus size={16} aria-hidden /> {t("aim.landing")}
               </button>
               <button
                 type="button"
@@ -80,14 +84,14 @@ export function AimWorking({ given }: { given: Given }) {
                 disabled={!tapped}
                 onClick={() => change({ points: v.points.slice(0, -1) })}
               >
-                Take back
+                {t("aim.takeBack")}
               </button>
               <button type="button" className="btn btn-small" disabled={!tapped} onClick={() => change({ points: [] })}>
-                <Trash2 size={16} aria-hidden /> Clear
+                <Trash2 size={16} aria-hidden /> {t("aim.clear")}
               </button>
             </div>
           </Group>
-          <Group title="Rings, from the middle out">
+          <Group title={t("aim.ringsFromTheMiddle")}>
             {v.rings.map((r, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
               <div key={i} className="space-y-1 border-l-4 border-target pl-2">
@@ -102,25 +106,25 @@ export function AimWorking({ given }: { given: Given }) {
                 ) : (
                   <NumberRow
                     label={`Ring ${i + 1} radius`}
-                    unit="cm"
+                    unit={t("aim.cm")}
                     value={r.outerRadiusCm}
                     must={must(`rings[${i}].outerRadiusCm`)}
                     onChange={(outerRadiusCm) => ring(i, { outerRadiusCm })}
                   />
                 )}
                 <NumberRow
-                  label="Points"
+                  label={t("aim.points")}
                   value={r.points}
                   must={must(`rings[${i}].points`)}
                   onChange={(points) => ring(i, { points })}
                 />
                 {tapped ? (
                   <p className="flex justify-between pr-9">
-                    <span>Landed in it</span> <b>{answer?.hits[i] ?? 0}</b>
+                    <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? 0}</b>
                   </p>
                 ) : (
                   <NumberRow
-                    label="Landed in it"
+                    label={t("aim.landedInIt")}
                     value={v.hits[i] ?? null}
                     must={must(`hits[${i}]`)}
                     onChange={(n) => hit(i, n)}
@@ -130,11 +134,11 @@ export function AimWorking({ given }: { given: Given }) {
             ))}
             {tapped ? (
               <p className="flex justify-between pr-9">
-                <span>Outside</span> <b>{answer?.outside ?? 0}</b>
+                <span>{t("aim.outside")}</span> <b>{answer?.outside ?? 0}</b>
               </p>
             ) : (
               <NumberRow
-                label="Outside"
+                label={t("aim.outside")}
                 value={v.outside}
                 must={must("outside")}
                 onChange={(outside) => change({ outside })}
@@ -149,7 +153,7 @@ export function AimWorking({ given }: { given: Given }) {
                   change({ rings: [...v.rings, { outerRadiusCm: last + 15, points: 1 }], hits: [...v.hits, 0] })
                 }
               >
-                Ring more
+                {t("aim.ringMore")}
               </button>
               <button
                 type="button"
@@ -157,20 +161,20 @@ export function AimWorking({ given }: { given: Given }) {
                 disabled={v.rings.length < 2}
                 onClick={() => change({ rings: v.rings.slice(0, -1), hits: v.hits.slice(0, -1) })}
               >
-                Ring less
+                {t("aim.ringLess")}
               </button>
             </div>
           </Group>
-          <Group title="Wanted">
+          <Group title={t("aim.wanted")}>
             <LengthField
-              label="Thrown from"
+              label={t("aim.thrownFrom")}
               units={units}
               valueM={v.distanceM}
               must={must("distanceM")}
               onChange={(distanceM) => change({ distanceM })}
             />
             <NumberRow
-              label="Share that should go in"
+              label={t("aim.shareThatShouldGo")}
               unit="%"
               value={v.wantPercent}
               must={must("wantShare") && "must be between 0 and 100"}
@@ -376,18 +380,14 @@ function told(a: AimSheet, v: V, units: Units): Said[] {
     kind: a.correct === "COUNTS_ONLY" || a.correct === "TOO_FEW" ? "note" : undefined,
   });
   const r = a.rings;
-  if (!r) return [{ text: "No throws yet: tap where they landed, or enter counts." }];
-  if (r.verdict === "TOO_FAR")
-    return [
-      ...said,
-      { kind: "warn", text: "All landed outside: too far to say anything. Go nearer or draw bigger rings." },
-    ];
+  if (!r) return [{ text: t("aim.noThrowsYetTap") }];
+  if (r.verdict === "TOO_FAR") return [...said, { kind: "warn", text: t("aim.allLandedOutsideToo") }];
   if (r.verdict === "TOO_EASY")
     return [
       ...said,
       {
         kind: "warn",
-        text: "All landed in the first ring: too easy to say how good. Go further or draw smaller rings.",
+        text: t("aim.allLandedInThe"),
       },
     ];
   if (r.radiusForShareCm !== null && a.radiusForShareCm && a.distanceForShareM && r.distanceForShareM !== null) {

@@ -1,6 +1,10 @@
 import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { useScale } from "../../drawing/stage";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("marks", saidMarks);
 
 /** A hand on the line of launch: turned about the place where the ball leaves. */
 export function AngleHandle({ h0, angle, onAngle }: { h0: number; angle: number; onAngle: (deg: number) => void }) {
@@ -22,7 +26,7 @@ export function AngleHandle({ h0, angle, onAngle }: { h0: number; angle: number;
         className="print:hidden"
       />
       <Handle
-        label="Launch angle"
+        label={t("angleHandle.launchAngle")}
         value={angle}
         text={`${angle} degrees upwards`}
         least={-80}

@@ -1,12 +1,16 @@
 import { useState } from "react";
 import type { BowlingSheet, ZoneBall } from "../../api/types";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { noBall, zone as zoneWords } from "../../words-marks";
 import type { Given } from "./given";
 import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 type V = { batter: string; bowler: string; batHand: string; bowlerHasBall: boolean; balls: ZoneBall[] };
 type Zone = ZoneBall["zone"];
@@ -34,7 +38,7 @@ export function BowlingWorking({ given }: { given: Given }) {
   const names = (now: string) => [...new Set([now, ...pupils])].map((n) => ({ value: n, text: n }));
   return (
     <Working
-      title="Bowling to a batter"
+      title={t("bowling.bowlingToABatter")}
       given={given}
       values={v}
       problem={problem}
@@ -43,7 +47,7 @@ export function BowlingWorking({ given }: { given: Given }) {
       aside={
         <>
           <div className="mt-3 flex flex-wrap items-center gap-4 print:hidden">
-            <span className="font-semibold">The next tap also:</span>
+            <span className="font-semibold">{t("bowling.theNextTapAlso")}</span>
             {(
               [
                 ["bounced", "bounced"],
@@ -59,7 +63,7 @@ export function BowlingWorking({ given }: { given: Given }) {
               disabled={v.balls.length === 0}
               onClick={() => change({ balls: v.balls.slice(0, -1) })}
             >
-              Take back
+              {t("bowling.takeBack")}
             </button>
             <button
               type="button"
@@ -67,7 +71,7 @@ export function BowlingWorking({ given }: { given: Given }) {
               disabled={v.balls.length === 0}
               onClick={() => change({ balls: [] })}
             >
-              New innings
+              {t("bowling.newInnings")}
             </button>
           </div>
           {answer && <Ledger answer={answer} v={v} />}
@@ -75,17 +79,17 @@ export function BowlingWorking({ given }: { given: Given }) {
       }
       controls={
         <>
-          <Group title="Who">
+          <Group title={t("bowling.who")}>
             {pupils.length > 0 ? (
               <>
                 <Pick
-                  label="Batter"
+                  label={t("bowling.batter")}
                   value={v.batter}
                   options={names(v.batter)}
                   onPick={(batter) => change({ batter })}
                 />
                 <Pick
-                  label="Bowler"
+                  label={t("bowling.bowler")}
                   value={v.bowler}
                   options={names(v.bowler)}
                   onPick={(bowler) => change({ bowler })}
@@ -106,18 +110,18 @@ export function BowlingWorking({ given }: { given: Given }) {
               ))
             )}
             <Pick
-              label="Bat in the"
+              label={t("bowling.batInThe")}
               value={v.batHand}
               options={[
-                { value: "RIGHT", text: "right hand" },
-                { value: "LEFT", text: "left hand" },
+                { value: "RIGHT", text: t("bowling.rightHand") },
+                { value: "LEFT", text: t("bowling.leftHand") },
               ]}
               onPick={(batHand) => change({ batHand })}
             />
           </Group>
-          <Group title="The running rule">
+          <Group title={t("bowling.theRunningRule")}>
             <Switch
-              label="Bowler holds the ball in the square"
+              label={t("bowling.bowlerHoldsTheBall")}
               on={v.bowlerHasBall}
               onChange={(bowlerHasBall) => change({ bowlerHasBall })}
             />
@@ -224,11 +228,11 @@ function told(a: BowlingSheet, v: V): Said[] {
     said.push({
       text: v.balls.length ? `Nothing running against ${v.bowler}.` : "Tap where the ball passed the batter.",
     });
-  else if (a.next === "ONE_RUNNING") said.push({ kind: "warn", text: "One running: bowl the safe one." });
+  else if (a.next === "ONE_RUNNING") said.push({ kind: "warn", text: t("bowling.oneRunningBowlThe") });
   else
     said.push({ kind: "warn", text: `One running, inherited from the bowler before: ${v.bowler}, bowl the safe one.` });
   said.push({ text: `${count(a.halfScores, "half score", "half scores")} given away.` });
-  said.push({ kind: "note", text: "A fair ball or another batter empties the count; another bowler does not." });
+  said.push({ kind: "note", text: t("bowling.aFairBallOr") });
   return said;
 }
 
@@ -237,13 +241,13 @@ function Ledger({ answer, v }: { answer: BowlingSheet; v: V }) {
   return (
     <div className="mt-4 grid gap-6 sm:grid-cols-2">
       <table className="w-full text-left text-[0.95rem]" data-testid="batters">
-        <caption className="pb-1 text-left font-bold">Batters</caption>
+        <caption className="pb-1 text-left font-bold">{t("bowling.batters")}</caption>
         <thead className="text-sm text-soft">
           <tr>
-            <th scope="col">batter</th>
-            <th scope="col">balls</th>
-            <th scope="col">no-balls</th>
-            <th scope="col">half scores</th>
+            <th scope="col">{t("bowling.batter2")}</th>
+            <th scope="col">{t("bowling.balls")}</th>
+            <th scope="col">{t("bowling.noballs")}</th>
+            <th scope="col">{t("bowling.halfScores")}</th>
           </tr>
         </thead>
         <tbody>
@@ -260,7 +264,7 @@ function Ledger({ answer, v }: { answer: BowlingSheet; v: V }) {
         </tbody>
       </table>
       <div>
-        <p className="pb-1 font-bold">Last balls</p>
+        <p className="pb-1 font-bold">{t("bowling.lastBalls")}</p>
         <ol className="text-[0.95rem]">
           {v.balls
             .map((b, i) => ({ b, i, judged: answer.balls[i] }))
@@ -268,9 +272,9 @@ function Ledger({ answer, v }: { answer: BowlingSheet; v: V }) {
             .reverse()
             .map(({ b, i, judged }) => (
               <li key={i} className="border-t border-rule">
-                {i + 1}. {b.bowler} to {b.batter}:{" "}
+                {t("bowling.to", { value: i + 1, bowler: b.bowler, batter: b.batter })}{" "}
                 {judged?.faults.length ? judged.faults.map((f) => noBall[f]).join(", ") : "fair"}
-                {judged?.halfScore && <b> half a score</b>}
+                {judged?.halfScore && <b> {t("bowling.halfAScore")}</b>}
               </li>
             ))}
         </ol>

@@ -5,6 +5,8 @@ import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Plot, usePlot } from "../../drawing/plot";
 import { count, percent } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
 import type { Given } from "./given";
 import { NumberRow } from "./length-field";
@@ -12,6 +14,8 @@ import { Group, Pick } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 type V = {
   percentIn: number | null;
@@ -106,7 +110,7 @@ export function InARowWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="In a row, or so many of so many"
+      title={t("inARow.inARowOr")}
       given={given}
       values={v}
       problem={wrong?.problem}
@@ -126,30 +130,30 @@ export function InARowWorking({ given }: { given: Given }) {
             />
           )}
           <section className="mt-5 border-t-2 border-rule pt-3">
-            <h2>Two scores of different length</h2>
+            <h2>{t("inARow.twoScoresOfDifferent")}</h2>
             <div className="mt-2 grid max-w-2xl gap-x-8 gap-y-2 sm:grid-cols-2 print:hidden">
               <NumberRow
-                label="Before"
+                label={t("inARow.before")}
                 value={v.firstCount}
                 must={rates.must("scores[0].count")}
                 onChange={(firstCount) => change({ firstCount })}
               />
               <NumberRow
-                label="in"
-                unit="s"
+                label={t("inARow.in")}
+                unit={t("inARow.s")}
                 value={v.firstSec}
                 must={rates.must("scores[0].roundSec")}
                 onChange={(firstSec) => change({ firstSec })}
               />
               <NumberRow
-                label="Now"
+                label={t("inARow.now")}
                 value={v.lastCount}
                 must={rates.must("scores[1].count")}
                 onChange={(lastCount) => change({ lastCount })}
               />
               <NumberRow
-                label="in"
-                unit="s"
+                label={t("inARow.in")}
+                unit={t("inARow.s")}
                 value={v.lastSec}
                 must={rates.must("scores[1].roundSec")}
                 onChange={(lastSec) => change({ lastSec })}
@@ -162,9 +166,9 @@ export function InARowWorking({ given }: { given: Given }) {
       controls={
         <>
           {rungs.length > 0 && (
-            <Group title="From the record">
+            <Group title={t("inARow.fromTheRecord")}>
               <Pick
-                label="Rung"
+                label={t("inARow.rung")}
                 value={v.rung}
                 none="own figures"
                 options={rungs.map((r) => ({ value: r.key, text: r.name, group: r.ladder }))}
@@ -175,7 +179,7 @@ export function InARowWorking({ given }: { given: Given }) {
               />
               {ofRung.length > 0 && (
                 <Pick
-                  label="Who"
+                  label={t("inARow.who")}
                   value={v.who}
                   none="own figures"
                   options={[
@@ -190,19 +194,15 @@ export function InARowWorking({ given }: { given: Given }) {
               )}
             </Group>
           )}
-          <Group title="How often it goes in">
-            {group ? (
-              <p className="text-[0.95rem] text-soft">
-                For the class each pupil's own share is taken, and this one only for the sentence of one pupil.
-              </p>
-            ) : null}
+          <Group title={t("inARow.howOftenItGoes")}>
+            {group ? <p className="text-[0.95rem] text-soft">{t("inARow.forTheClassEach")}</p> : null}
             {number("percentIn", "Share that goes in", "p", "%")}
           </Group>
-          <Group title="The round">
+          <Group title={t("inARow.theRound")}>
             {number("roundSec", "Round", "roundSec", "s")}
             {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
           </Group>
-          <Group title="The gate">
+          <Group title={t("inARow.theGate")}>
             {number("run", "In a row", "run")}
             {number("hits", "Or hits", "hits")}
             {number("of", "of tries", "of")}
@@ -236,7 +236,7 @@ function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p
       ))}
       <WantLine at={want} />
       <Handle
-        label="Gate, in a row"
+        label={t("inARow.gateInARow")}
         value={run}
         text={`${run} in a row`}
         least={1}
@@ -248,7 +248,7 @@ function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p
         onMove={(p) => change({ run: Math.max(1, Math.min(MOST_BARS, Math.round(p.x))) })}
       />
       <Handle
-        label="Likely enough"
+        label={t("inARow.likelyEnough")}
         value={v.wantPercent ?? 0}
         text={`${v.wantPercent} %`}
         least={1}
@@ -363,14 +363,14 @@ function PupilGates({
 }) {
   return (
     <table className="mt-4 w-full max-w-2xl text-left text-[0.95rem]">
-      <caption className="pb-1 text-left font-bold">The gate that suits each</caption>
+      <caption className="pb-1 text-left font-bold">{t("inARow.theGateThatSuits")}</caption>
       <thead className="text-sm text-soft">
         <tr>
-          <th scope="col">pupil</th>
-          <th scope="col">went in</th>
-          <th scope="col">share, likely</th>
-          <th scope="col">in a row</th>
-          <th scope="col">of {of}</th>
+          <th scope="col">{t("inARow.pupil")}</th>
+          <th scope="col">{t("inARow.wentIn")}</th>
+          <th scope="col">{t("inARow.shareLikely")}</th>
+          <th scope="col">{t("inARow.inARow")}</th>
+          <th scope="col">{t("inARow.of", { of })}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,6 +1,10 @@
 import type { JackMatch, MatchEnd } from "../../api/types";
 import { small, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { pointsWhy } from "../../words-marks";
+
+const t = textsOf("marks", saidMarks);
 
 export function Balls({
   end,
@@ -22,14 +26,14 @@ export function Balls({
   return (
     <div className="mt-4 overflow-x-auto">
       <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
-        <caption className="pb-1 text-left font-bold">This end, ball by ball</caption>
+        <caption className="pb-1 text-left font-bold">{t("jackLists.thisEndBallBy")}</caption>
         <thead className="text-sm text-soft">
           <tr>
-            <th scope="col">ball</th>
-            <th scope="col">from the jack</th>
-            <th scope="col">counts</th>
+            <th scope="col">{t("jackLists.ball")}</th>
+            <th scope="col">{t("jackLists.fromTheJack")}</th>
+            <th scope="col">{t("jackLists.counts")}</th>
             <th scope="col" className="print:hidden">
-              dead because
+              {t("jackLists.deadBecause")}
             </th>
           </tr>
         </thead>
@@ -39,7 +43,7 @@ export function Balls({
             <tr key={i} className="border-t border-rule">
               <th scope="row" className="py-1 font-normal">
                 {i + 1}. {name(b.side)} {b.player}
-                {b.outOfTurn && <span className="text-alert"> out of turn</span>}
+                {b.outOfTurn && <span className="text-alert"> {t("jackLists.outOfTurn")}</span>}
               </th>
               <td>
                 <input
@@ -56,9 +60,10 @@ export function Balls({
                     else e.target.value = String(Number(b.distanceCm.toFixed(1)));
                   }}
                 />{" "}
-                cm{units === "feet" && ` (${small(b.distanceCm, units)})`}
+                {t("jackLists.cm")}
+                {units === "feet" && ` (${small(b.distanceCm, units)})`}
               </td>
-              <td>{b.dead ? "dead" : b.counts ? <b>yes</b> : "no"}</td>
+              <td>{b.dead ? "dead" : b.counts ? <b>{t("jackLists.yes")}</b> : "no"}</td>
               <td className="space-x-3 whitespace-nowrap print:hidden">
                 {(["out", "footOver", "landedShort"] as const).map((why) => (
                   <label key={why} className="inline-flex items-center gap-1">
@@ -85,14 +90,14 @@ export function Ends({ answer, name }: { answer: JackMatch; name: (s: string) =>
   if (done.length === 0) return null;
   return (
     <table className="mt-4 w-full max-w-2xl text-left text-[0.95rem]" data-testid="ends">
-      <caption className="pb-1 text-left font-bold">Ends</caption>
+      <caption className="pb-1 text-left font-bold">{t("jackLists.ends")}</caption>
       <thead className="text-sm text-soft">
         <tr>
-          <th scope="col">end</th>
-          <th scope="col">jack</th>
+          <th scope="col">{t("jackLists.end")}</th>
+          <th scope="col">{t("jackLists.jack")}</th>
           <th scope="col">{name("A")}</th>
           <th scope="col">{name("B")}</th>
-          <th scope="col">why</th>
+          <th scope="col">{t("jackLists.why")}</th>
         </tr>
       </thead>
       <tbody>

@@ -2,6 +2,8 @@ import { useState } from "react";
 import type { JackMatch, MatchEnd } from "../../api/types";
 import { small, type Units } from "../../lengths";
 import { clock, count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { nextWhy, pointsWhy } from "../../words-marks";
 import type { Given } from "./given";
 import { Green } from "./jack-ground";
@@ -12,6 +14,8 @@ import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 /** The score sheet of a whole match, ball by ball: it says who plays and why, and what each end is worth. */
 export function JackWorking({ given }: { given: Given }) {
@@ -88,7 +92,7 @@ export function JackWorking({ given }: { given: Given }) {
   const over = answer && answer.over !== "NOT_YET";
   return (
     <Working
-      title="Nearest the jack"
+      title={t("jack.nearestTheJack")}
       given={given}
       values={v}
       problem={problem}
@@ -124,22 +128,22 @@ export function JackWorking({ given }: { given: Given }) {
                     aria-pressed={plays === side}
                     onClick={() => setPicked(side)}
                   >
-                    {name(side)} plays
+                    {t("jack.plays", { name: name(side) })}
                   </button>
                 ))}
                 <button type="button" className="btn btn-small" onClick={() => add(0, 50)}>
-                  Place a ball
+                  {t("jack.placeABall")}
                 </button>
               </>
             )}
             {answer?.endComplete && !over && (
               <button type="button" className="btn btn-main" onClick={() => change({ ends: [...v.ends, empty] })}>
-                Next end
+                {t("jack.nextEnd")}
               </button>
             )}
             {!answer?.endComplete && lastEnd.balls.length > 0 && (
               <button type="button" className="btn btn-small" onClick={() => setLast({ ...lastEnd, called: true })}>
-                End as it lies
+                {t("jack.endAsItLies")}
               </button>
             )}
             <button
@@ -148,7 +152,7 @@ export function JackWorking({ given }: { given: Given }) {
               disabled={v.ends.length === 1 && lastEnd.balls.length === 0}
               onClick={undo}
             >
-              Take back
+              {t("jack.takeBack")}
             </button>
             <button
               type="button"
@@ -156,7 +160,7 @@ export function JackWorking({ given }: { given: Given }) {
               disabled={v.ends.length === 1 && lastEnd.balls.length === 0}
               onClick={() => change({ ends: [empty], playedSec: 0 })}
             >
-              New match
+              {t("jack.newMatch")}
             </button>
           </div>
           {sheet && sheet.balls.length > 0 && (
@@ -174,15 +178,15 @@ export function JackWorking({ given }: { given: Given }) {
       }
       controls={
         <>
-          <Group title="Sides">
+          <Group title={t("jack.sides")}>
             <Pick
-              label="Format"
+              label={t("jack.format")}
               value={v.format}
               options={[
-                { value: "singles", text: "Singles, 3 balls" },
-                { value: "pairs", text: "Pairs, 2 balls each" },
-                { value: "teams", text: "Teams of three, 2 each" },
-                { value: "own", text: "Own numbers" },
+                { value: "singles", text: t("jack.singles3Balls") },
+                { value: "pairs", text: t("jack.pairs2BallsEach") },
+                { value: "teams", text: t("jack.teamsOfThree2") },
+                { value: "own", text: t("jack.ownNumbers") },
               ]}
               onPick={(format) => {
                 const n = formats[format];
@@ -208,7 +212,7 @@ export function JackWorking({ given }: { given: Given }) {
               </label>
             ))}
             <Pick
-              label="Toss won by"
+              label={t("jack.tossWonBy")}
               value={v.tossWonBy}
               options={[
                 { value: "A", text: name("A") },
@@ -221,65 +225,65 @@ export function JackWorking({ given }: { given: Given }) {
               className="btn btn-small"
               onClick={() => change({ tossWonBy: Math.random() < 0.5 ? "A" : "B" })}
             >
-              Toss
+              {t("jack.toss")}
             </button>
           </Group>
-          <Group title="Until">
+          <Group title={t("jack.until")}>
             {number("targetScore", "Target score (empty: none)")}
             {number("maxEnds", "Ends (empty: none)")}
             <NumberRow
-              label="Time cap (empty: none)"
-              unit="min"
+              label={t("jack.timeCapEmptyNone")}
+              unit={t("jack.min")}
               value={v.timeCapSec === null ? null : v.timeCapSec / 60}
               must={must("timeCapSec")}
               onChange={(m) => change({ timeCapSec: m === null ? null : Math.round(m * 60) })}
             />
             {v.timeCapSec !== null && (
               <NumberRow
-                label="Played so far"
-                unit="min"
+                label={t("jack.playedSoFar")}
+                unit={t("jack.min")}
                 value={(v.playedSec ?? 0) / 60}
                 must={must("playedSec")}
                 onChange={(m) => change({ playedSec: m === null ? null : Math.round(m * 60) })}
               />
             )}
           </Group>
-          <Group title="House rules">
+          <Group title={t("jack.houseRules")}>
             <Pick
-              label="A tie"
+              label={t("jack.aTie")}
               value={v.tieRule}
               options={[
-                { value: "NONE_SCORES", text: "nobody scores" },
-                { value: "ONE_EACH", text: "one point each" },
+                { value: "NONE_SCORES", text: t("jack.nobodyScores") },
+                { value: "ONE_EACH", text: t("jack.onePointEach") },
               ]}
               onPick={(tieRule) => change({ tieRule })}
             />
             {number("toleranceCm", "Level within", "cm")}
             <Pick
-              label="The jack"
+              label={t("jack.theJack")}
               value={v.jackRule}
               options={[
-                { value: "WINNER", text: "to the end's winner" },
-                { value: "IN_TURN", text: "to the sides in turn" },
+                { value: "WINNER", text: t("jack.toTheEndsWinner") },
+                { value: "IN_TURN", text: t("jack.toTheSidesIn") },
               ]}
               onPick={(jackRule) => change({ jackRule })}
             />
             <Pick
-              label="Players"
+              label={t("jack.players")}
               value={v.playerOrder}
               options={[
-                { value: "IN_TURN", text: "one ball each in turn" },
-                { value: "ALL_OF_ONE_FIRST", text: "all of one, then the next" },
+                { value: "IN_TURN", text: t("jack.oneBallEachIn") },
+                { value: "ALL_OF_ONE_FIRST", text: t("jack.allOfOneThen") },
               ]}
               onPick={(playerOrder) => change({ playerOrder })}
             />
             <Switch
-              label="Foot over the line: ball dead"
+              label={t("jack.footOverTheLine")}
               on={v.footLineKills}
               onChange={(footLineKills) => change({ footLineKills })}
             />
             <Switch
-              label="Landed short of the line: dead"
+              label={t("jack.landedShortOfThe")}
               on={v.shortLineKills}
               onChange={(shortLineKills) => change({ shortLineKills })}
             />
@@ -317,7 +321,7 @@ function Score({ v, answer, name }: { v: V; answer: JackMatch | undefined; name:
         </p>
       ))}
       <p className="ml-auto pb-1 text-soft">
-        End {v.ends.length}
+        {t("jack.end", { length: v.ends.length })}
         {v.targetScore !== null && `, first to ${v.targetScore}`}
         {v.maxEnds !== null && `, ${count(v.maxEnds, "end", "ends")}`}
         {v.timeCapSec !== null && `, ${clock(v.timeCapSec)}`}
@@ -354,7 +358,6 @@ function told(a: JackMatch, v: V, name: (s: string) => string, units: Units): Sa
           : `${name(end.nearest)} lie nearest${end.bestA !== null && end.bestB !== null ? `: ${small(Math.min(end.bestA, end.bestB), units)} against ${small(Math.max(end.bestA, end.bestB), units)}` : ""}, worth ${Math.max(end.points.A, end.points.B)}. `;
     said.push({ text: `${lead}${pointsWhy[end.why]}` });
   }
-  if (end?.balls.some((b) => b.outOfTurn))
-    said.push({ kind: "warn", text: "A ball was played out of turn: take it back, or let it stand by house rule." });
+  if (end?.balls.some((b) => b.outOfTurn)) said.push({ kind: "warn", text: t("jack.aBallWasPlayed") });
   return said;
 }

@@ -5,8 +5,12 @@ import { LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { circle, colours, type V, type View } from "./markers-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function Caller({ v, answer, change, units }: View<Calls>) {
   const total = answer?.calls.length ?? 0;
@@ -36,7 +40,7 @@ export function Caller({ v, answer, change, units }: View<Calls>) {
         >
           <Ringed v={v} now={now} />
           <Handle
-            label="Marker from the middle"
+            label={t("markersCalls.markerFromTheMiddle")}
             value={radius}
             text={length(radius, units)}
             least={0.5}
@@ -60,26 +64,24 @@ export function Caller({ v, answer, change, units }: View<Calls>) {
               <path d={colour.sign} fill="none" stroke="#fff" strokeWidth="3.500" />
             </svg>
           )}
-          <p>
-            {v.called} of {total} called
-          </p>
+          <p>{t("markersCalls.ofCalled", { called: v.called, total })}</p>
         </div>
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
         <button type="button" className="btn btn-main" disabled={v.called >= total} onClick={next}>
-          Call the next
+          {t("markersCalls.callTheNext")}
         </button>
-        <span className="text-soft">or the key c</span>
+        <span className="text-soft">{t("markersCalls.orTheKeyC")}</span>
         <button
           type="button"
           className="btn btn-small"
           disabled={v.called === 0}
           onClick={() => change({ called: v.called - 1 })}
         >
-          Take back
+          {t("markersCalls.takeBack")}
         </button>
         <button type="button" className="btn btn-small" onClick={() => change({ called: 0, seed: (v.seed ?? 0) + 1 })}>
-          New order
+          {t("markersCalls.newOrder")}
         </button>
       </div>
     </>
@@ -116,6 +118,6 @@ export function toldCalls(a: Calls, v: V, units: Units): Said[] {
     {
       text: `${count(a.calls.length, "call", "calls")}: ${a.counts.map((n, i) => `${n} ${colours[i]?.name}`).join(", ")}; none more than ${a.longestRun} times running. They make a pupil travel ${length(a.travelM, units)}${v.backEachTime ? ", back to the middle each time" : ""}.`,
     },
-    { kind: "note", text: "Each colour comes equally often, in an order that cannot be told beforehand." },
+    { kind: "note", text: t("markersCalls.eachColourComesEqually") },
   ];
 }

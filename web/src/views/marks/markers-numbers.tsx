@@ -1,8 +1,12 @@
 import type { NumberCall } from "../../api/types";
 import { count, percent } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
 import type { V } from "./markers-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function Numbers({
   v,
@@ -20,7 +24,7 @@ export function Numbers({
         <p className="digits text-[8rem]" aria-live="assertive" data-testid="number-call">
           {answer?.next ?? "all"}
         </p>
-        <ul className="flex max-w-md flex-wrap gap-2" aria-label="Balls kept">
+        <ul className="flex max-w-md flex-wrap gap-2" aria-label={t("markersNumbers.ballsKept")}>
           {balls.map((n) => {
             const kept = answer?.kept.includes(n);
             return (
@@ -42,7 +46,7 @@ export function Numbers({
           disabled={answer?.next == null}
           onClick={() => change({ results: `${v.results}H` })}
         >
-          Kept
+          {t("markersNumbers.kept")}
         </button>
         <button
           type="button"
@@ -50,7 +54,7 @@ export function Numbers({
           disabled={answer?.next == null}
           onClick={() => change({ results: `${v.results}M` })}
         >
-          Dropped
+          {t("markersNumbers.dropped")}
         </button>
         <button
           type="button"
@@ -58,14 +62,14 @@ export function Numbers({
           disabled={!v.results}
           onClick={() => change({ results: v.results.slice(0, -1) })}
         >
-          Take back
+          {t("markersNumbers.takeBack")}
         </button>
         <button
           type="button"
           className="btn btn-small"
           onClick={() => change({ results: "", seed: (v.seed ?? 0) + 1 })}
         >
-          Start again
+          {t("markersNumbers.startAgain")}
         </button>
       </div>
     </div>

@@ -4,8 +4,12 @@ import { Dim } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, small, type Units } from "../../lengths";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { V, View } from "./markers-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function Weave({ v, answer, change, units }: View<Slalom>) {
   const run = Math.max(0.5, v.runM ?? 8);
@@ -23,7 +27,7 @@ export function Weave({ v, answer, change, units }: View<Slalom>) {
         <Dim from={0} to={answer.gapM} at={-Math.max(0.5, pass + 0.15)} side={-1} text={length(answer.gapM, units)} />
       )}
       <Handle
-        label="Length of the run"
+        label={t("markersSlalom.lengthOfTheRun")}
         value={run}
         text={length(run, units)}
         least={0.5}
@@ -35,7 +39,7 @@ export function Weave({ v, answer, change, units }: View<Slalom>) {
       />
       {answer && answer.markers > 0 && (
         <Handle
-          label="Gap wanted"
+          label={t("markersSlalom.gapWanted")}
           value={v.gapM ?? 1}
           text={length(v.gapM ?? 1, units)}
           least={0.3}

@@ -1,5 +1,7 @@
 import type { Calls, NumberCall, Slalom } from "../../api/types";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { Caller, toldCalls } from "./markers-calls";
@@ -11,10 +13,12 @@ import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { Working } from "./working";
 
+const t = textsOf("marks", saidMarks);
+
 const modes = [
-  { value: "weave", text: "Weave" },
-  { value: "calls", text: "Colour calls" },
-  { value: "numbers", text: "Number call" },
+  { value: "weave", text: t("markers.weave") },
+  { value: "calls", text: t("markers.colourCalls") },
+  { value: "numbers", text: t("markers.numberCall") },
 ];
 
 export function MarkersWorking({ given }: { given: Given }) {
@@ -86,14 +90,14 @@ export function MarkersWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="Markers"
+      title={t("markers.markers")}
       given={given}
       values={v}
       problem={shown.problem}
       drawing={
         <>
           <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">What the markers are for</legend>
+            <legend className="sr-only">{t("markers.whatTheMarkersAre")}</legend>
             {modes.map((m) => (
               <button
                 key={m.value}
@@ -127,9 +131,9 @@ export function MarkersWorking({ given }: { given: Given }) {
       controls={
         v.mode === "weave" ? (
           <>
-            <Group title="The row">
+            <Group title={t("markers.theRow")}>
               <Pick
-                label="Level"
+                label={t("markers.level")}
                 value={v.level}
                 none="own gap"
                 options={planning.slalomLevels.map((l) => ({ value: l.id, text: l.name }))}
@@ -143,15 +147,15 @@ export function MarkersWorking({ given }: { given: Given }) {
               {field("passM", "Passes beside the marker by")}
               {number("ballCm", "Ball, across", "cm")}
               <Switch
-                label="There and back"
+                label={t("markers.thereAndBack")}
                 on={v.thereAndBack}
                 onChange={(thereAndBack) => change({ thereAndBack })}
               />
             </Group>
-            <Group title="Time">
+            <Group title={t("markers.time")}>
               {number("firstSec", "First time (empty: none yet)", "s", 0.1)}
               <NumberRow
-                label="Better by"
+                label={t("markers.betterBy")}
                 unit="%"
                 value={v.betterPercent}
                 must={weave.must("betterShare") && "must be from 0 to 99"}
@@ -160,9 +164,9 @@ export function MarkersWorking({ given }: { given: Given }) {
             </Group>
           </>
         ) : v.mode === "calls" ? (
-          <Group title="The calls">
+          <Group title={t("markers.theCalls")}>
             <Pick
-              label="Colours"
+              label={t("markers.colours")}
               value={String(v.choices)}
               options={[2, 3, 4, 5, 6].map((n) => ({ value: String(n), text: `${n}` }))}
               onPick={(n) => change({ choices: Number(n), called: 0 })}
@@ -171,22 +175,22 @@ export function MarkersWorking({ given }: { given: Given }) {
             {number("mostRunning", "The same at most running")}
             {field("radiusM", "Marker from the middle")}
             <Switch
-              label="Back to the middle each time"
+              label={t("markers.backToTheMiddle")}
               on={v.backEachTime}
               onChange={(backEachTime) => change({ backEachTime })}
             />
             {number("seed", "Order number")}
-            <p className="text-sm text-soft">The same order number calls the same order again.</p>
+            <p className="text-sm text-soft">{t("markers.theSameOrderNumber")}</p>
           </Group>
         ) : (
-          <Group title="The numbers">
+          <Group title={t("markers.theNumbers")}>
             {number("balls", "Numbered balls")}
             <Pick
-              label="Draw from"
+              label={t("markers.drawFrom")}
               value={v.drawFrom}
               options={[
-                { value: "LEFT", text: "those not kept yet" },
-                { value: "ALL", text: "all, with repeats" },
+                { value: "LEFT", text: t("markers.thoseNotKeptYet") },
+                { value: "ALL", text: t("markers.allWithRepeats") },
               ]}
               onPick={(drawFrom) => change({ drawFrom, results: "" })}
             />

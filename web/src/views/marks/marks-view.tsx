@@ -6,9 +6,13 @@ import { useChosenClass } from "../../chosen-class";
 import { savedUnits, saveUnits } from "../../lengths";
 import { localDay } from "../../local-day";
 import { Empty, Failed, Loading } from "../../ui/states";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { type WorkingId, workings } from "../../words-marks";
 import type { Given } from "./given";
 import { WorkingIcon } from "./working-icon";
+
+const t = textsOf("marks", saidMarks);
 
 type Part = ComponentType<{ given: Given }>;
 
@@ -40,13 +44,14 @@ export function MarksView() {
   const Open = parts[id as WorkingId];
   if (!Open)
     return (
-      <Empty title="There is no such working">
+      <Empty title={t("marksView.thereIsNoSuch")}>
         <p>
-          Choose one from the <Link to="/marks">board</Link>.
+          {t("marksView.chooseOneFromThe")} <Link to="/marks">{t("marksView.board")}</Link>.
         </p>
       </Empty>
     );
-  if (values.isPending || rooms.isPending || (chosen && plans.isPending)) return <Loading what="the planning values" />;
+  if (values.isPending || rooms.isPending || (chosen && plans.isPending))
+    return <Loading what={t("marksView.thePlanningValues")} />;
   if (values.isLoadingError) return <Failed error={values.error} again={() => values.refetch()} />;
   if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   const known = chosen?.pupils.map((p) => p.details.shoeCm).filter((s): s is number => s !== null) ?? [];
@@ -72,7 +77,7 @@ export function MarksView() {
     thisYear: new Date().getFullYear(),
   };
   return (
-    <Suspense fallback={<Loading what="the working" />}>
+    <Suspense fallback={<Loading what={t("marksView.theWorking")} />}>
       <Open key={`${id} ${chosen?.id}`} given={given} />
     </Suspense>
   );
@@ -81,10 +86,8 @@ export function MarksView() {
 function Board() {
   return (
     <>
-      <h1 className="border-b-[3px] border-ink pb-2">Marks</h1>
-      <p className="mt-2 max-w-2xl text-soft">
-        Each working is a drawing to scale: drag in it, type, or use the arrow keys. Print it as a sheet to mark out by.
-      </p>
+      <h1 className="border-b-[3px] border-ink pb-2">{t("marksView.marks")}</h1>
+      <p className="mt-2 max-w-2xl text-soft">{t("marksView.eachWorkingIsA")}</p>
       <ul className="mt-4 grid gap-x-10 sm:grid-cols-2">
         {workings.map(([id, title, about]) => (
           <li key={id} className="border-b border-rule">

@@ -1,4 +1,8 @@
 import { length, paces, shoes, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("marks", saidMarks);
 
 /** What is to be measured: along the floor it can be stepped; up a wall, or as small as a ring, it cannot. */
 export type Measure = { what: string; m?: number; up?: boolean; small?: boolean; text?: string };
@@ -19,16 +23,16 @@ export function MeasureTable({
       <thead className="text-sm text-soft">
         <tr>
           <th scope="col" className="py-1 font-semibold">
-            Measure
+            {t("measures.measure")}
           </th>
           <th scope="col" className="font-semibold">
-            By tape
+            {t("measures.byTape")}
           </th>
           <th scope="col" className="font-semibold">
-            In paces
+            {t("measures.inPaces")}
           </th>
           <th scope="col" className="font-semibold">
-            In shoe lengths
+            {t("measures.inShoeLengths")}
           </th>
         </tr>
       </thead>

@@ -4,7 +4,11 @@ import { Ceiling, Dim, Figure, Flight, Floor, LabelAt, Wall } from "../../drawin
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
 import { useNarrow } from "../../ui/use-width";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { AngleHandle } from "./angle-handle";
+
+const t = textsOf("marks", saidMarks);
 
 export type V = {
   launchHeightM: number | null;
@@ -72,7 +76,7 @@ export function Drawing({
       <Figure at={0} handM={h0} />
       <Dim from={0} to={stand} at={0.22} text={length(stand, units)} />
       <Handle
-        label="Place of the wall"
+        label={t("netDrawing.placeOfTheWall")}
         value={stand}
         text={`${length(stand, units)} from the thrower`}
         least={0.5}
@@ -83,7 +87,7 @@ export function Drawing({
         onMove={(p) => change({ standM: round(Math.min(net, Math.max(0.5, p.x))) })}
       />
       <Handle
-        label="Ball leaves the hand"
+        label={t("netDrawing.ballLeavesTheHand")}
         value={h0}
         text={`${length(h0, units)} above the floor`}
         least={0.3}
@@ -97,7 +101,7 @@ export function Drawing({
       />
       <AngleHandle h0={h0} angle={v.angleDeg ?? 35} onAngle={(angleDeg) => change({ angleDeg })} />
       <Handle
-        label="Net height"
+        label={t("netDrawing.netHeight")}
         value={v.netHeightM ?? 0}
         text={length(v.netHeightM ?? 0, units)}
         least={0.3}

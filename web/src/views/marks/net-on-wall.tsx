@@ -1,5 +1,7 @@
 import type { NetOnWall } from "../../api/types";
 import { length, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { noDrag, plainMark, presetNote, withAir } from "../../words-marks";
 import { type Given, reachM } from "./given";
 import { LengthField, NumberRow } from "./length-field";
@@ -8,6 +10,8 @@ import { FromBall, FromSpace, Group, Pick } from "./prefill";
 import { useAnswered, useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function NetOnWallWorking({ given }: { given: Given }) {
   const { units, planning } = given;
@@ -61,7 +65,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="Net on a wall"
+      title={t("netOnWall.netOnAWall")}
       given={given}
       values={v}
       problem={problem}
@@ -70,7 +74,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       aside={answer && <Moves answer={answer} units={units} v={answered} />}
       controls={
         <>
-          <Group title="From the store">
+          <Group title={t("netOnWall.fromTheStore")}>
             <FromSpace
               given={given}
               id={v.space}
@@ -89,7 +93,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
               }
             />
             <Pick
-              label="Preset"
+              label={t("netOnWall.preset")}
               value={v.preset}
               none="own figures"
               options={planning.nets.map((n) => ({ value: n.id, text: n.name }))}
@@ -107,22 +111,22 @@ export function NetOnWallWorking({ given }: { given: Given }) {
             />
             {v.preset && <p className="text-sm text-soft">{presetNote}</p>}
           </Group>
-          <Group title="The air">
+          <Group title={t("netOnWall.theAir")}>
             <label className="flex items-center gap-2">
-              <input type="checkbox" checked={v.air} onChange={(e) => change({ air: e.target.checked })} /> reckon with
-              the air
+              <input type="checkbox" checked={v.air} onChange={(e) => change({ air: e.target.checked })} />{" "}
+              {t("netOnWall.reckonWithTheAir")}
             </label>
             {v.air && (
               <>
                 <NumberRow
-                  label="Ball weighs"
-                  unit="g"
+                  label={t("netOnWall.ballWeighs")}
+                  unit={t("netOnWall.g")}
                   value={v.massG}
                   must={must("air.massKg")}
                   onChange={(massG) => change({ massG, ball: "" })}
                 />
                 <NumberRow
-                  label="Drag coefficient"
+                  label={t("netOnWall.dragCoefficient")}
                   unit=""
                   value={v.dragCoefficient}
                   must={must("air.dragCoefficient")}
@@ -131,24 +135,24 @@ export function NetOnWallWorking({ given }: { given: Given }) {
               </>
             )}
           </Group>
-          <Group title="The game">
+          <Group title={t("netOnWall.theGame")}>
             {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
             {field("netDistanceM", "Served from, to the net", "serve.netDistanceM")}
             {field("landWithinM", "Lands within, beyond it", "serve.landWithinM")}
             {field("clearanceM", "Clear it by", "serve.clearanceM")}
           </Group>
-          <Group title="Here">
+          <Group title={t("netOnWall.here")}>
             {field("standM", "Stand from the wall", "serve.standM")}
             {field("launchHeightM", "Ball leaves the hand at", "serve.launchHeightM")}
             <NumberRow
-              label="Launch angle"
+              label={t("netOnWall.launchAngle")}
               unit="°"
               value={v.angleDeg}
               must={must("serve.angleDeg")}
               onChange={(angleDeg) => change({ angleDeg })}
             />
             <NumberRow
-              label="Angle differs by ±"
+              label={t("netOnWall.angleDiffersBy")}
               unit="°"
               value={v.angleSpreadDeg}
               must={must("angleSpreadDeg")}
@@ -247,7 +251,7 @@ function Moves({ answer, units, v }: { answer: NetOnWall; units: Units; v: V }) 
       <thead className="text-sm text-soft">
         <tr>
           <th scope="col">{head}</th>
-          <th scope="col">band</th>
+          <th scope="col">{t("netOnWall.band")}</th>
         </tr>
       </thead>
       <tbody>

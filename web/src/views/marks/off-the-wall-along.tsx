@@ -3,8 +3,12 @@ import { Handle } from "../../drawing/handle";
 import { Dim, Flight, LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { round, type V, type View } from "./off-the-wall-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function FromAbove({ v, answer, change, units }: View<Angled>) {
   const stand = v.standM ?? 3;
@@ -50,7 +54,7 @@ export function FromAbove({ v, answer, change, units }: View<Angled>) {
           <Feet x={0} />
           <Feet x={answer.lateralAtReturnM} />
           <Handle
-            label="Turn of the pass"
+            label={t("offTheWallAlong.turnOfThePass")}
             value={v.turnDeg ?? 0}
             text={`${v.turnDeg} degrees from straight`}
             least={-80}
@@ -67,7 +71,7 @@ export function FromAbove({ v, answer, change, units }: View<Angled>) {
         </>
       )}
       <Handle
-        label="Distance to the wall"
+        label={t("offTheWallAlong.distanceToTheWall")}
         value={stand}
         text={length(stand, units)}
         least={0.5}

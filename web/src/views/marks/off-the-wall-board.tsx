@@ -3,11 +3,15 @@ import { Handle } from "../../drawing/handle";
 import { Figure, Flight, Floor } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
 import { AngleHandle } from "./angle-handle";
 import { FloorMark } from "./off-the-wall-pass";
 import { highest, round, type View } from "./off-the-wall-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
   const stand = v.standM ?? 3;
@@ -39,7 +43,7 @@ export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
         />
       )}
       <Handle
-        label="Foot of the board"
+        label={t("offTheWallBoard.footOfTheBoard")}
         value={stand}
         text={length(stand, units)}
         least={0.5}
@@ -50,7 +54,7 @@ export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
         onMove={(p) => change({ standM: round(Math.max(0.5, Math.min(15, p.x))) })}
       />
       <Handle
-        label="Lean of the board"
+        label={t("offTheWallBoard.leanOfTheBoard")}
         value={v.leanDeg ?? 0}
         text={`${v.leanDeg} degrees from upright`}
         least={0}
@@ -96,13 +100,11 @@ function BoardLine({ from, tip }: { from: number; tip: { x: number; y: number } 
 export function toldBoard(a: LeanedBoard, units: Units): Said[] {
   switch (a.outcome) {
     case "FLOOR_FIRST":
-      return [{ kind: "warn", text: "The ball meets the floor before the board: throw harder or steeper." }];
+      return [{ kind: "warn", text: t("offTheWallBoard.theBallMeetsThe") }];
     case "OVER_THE_BOARD":
-      return [{ kind: "warn", text: "The ball goes over the board: throw flatter, or use a longer board." }];
+      return [{ kind: "warn", text: t("offTheWallBoard.theBallGoesOver") }];
     case "GOES_AWAY":
-      return [
-        { kind: "warn", text: "The board leans too far: the ball goes up and away from the thrower. Set it steeper." },
-      ];
+      return [{ kind: "warn", text: t("offTheWallBoard.theBoardLeansToo") }];
     case "BACK_ON_THE_FULL":
       return [
         {

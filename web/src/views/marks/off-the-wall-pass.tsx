@@ -3,9 +3,13 @@ import { Handle } from "../../drawing/handle";
 import { Figure, Flight, Floor, LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
 import { round, type V, type View } from "./off-the-wall-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function PassView({ v, answer, change, units }: View<BounceSpot>) {
   const far = v.distanceM ?? 3;
@@ -34,7 +38,7 @@ export function PassView({ v, answer, change, units }: View<BounceSpot>) {
         </>
       )}
       <Handle
-        label="Place of the catcher"
+        label={t("offTheWallPass.placeOfTheCatcher")}
         value={far}
         text={length(far, units)}
         least={1}
@@ -45,7 +49,7 @@ export function PassView({ v, answer, change, units }: View<BounceSpot>) {
         onMove={(p) => change({ distanceM: round(Math.max(1, Math.min(15, p.x))) })}
       />
       <Handle
-        label="Caught"
+        label={t("offTheWallPass.caught")}
         value={v.catchM ?? 1}
         text={length(v.catchM ?? 1, units)}
         least={0.1}
@@ -58,7 +62,7 @@ export function PassView({ v, answer, change, units }: View<BounceSpot>) {
         onMove={(p) => change({ catchM: round(Math.max(0.1, Math.min(2, p.y))) })}
       />
       <Handle
-        label="Ball leaves the hand"
+        label={t("offTheWallPass.ballLeavesTheHand")}
         value={v.releaseM ?? 1}
         text={length(v.releaseM ?? 1, units)}
         least={0.2}

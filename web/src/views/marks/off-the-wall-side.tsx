@@ -3,11 +3,15 @@ import { Handle } from "../../drawing/handle";
 import { Ball, Ceiling, Dim, Figure, Flight, Floor, LabelAt, Wall } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { rebound as reboundWords, seconds } from "../../words-marks";
 import { AngleHandle } from "./angle-handle";
 import { FloorMark } from "./off-the-wall-pass";
 import { highest, round, type V, type View } from "./off-the-wall-values";
 import type { Said } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 export function SideView({ v, answer, change, units }: View<OffTheWall>) {
   const stand = v.standM ?? 3;
@@ -70,7 +74,7 @@ export function SideView({ v, answer, change, units }: View<OffTheWall>) {
       )}
       <Dim from={0} to={stand} at={0.2} text={length(stand, units)} />
       <Handle
-        label="Place of the wall"
+        label={t("offTheWallSide.placeOfTheWall")}
         value={stand}
         text={length(stand, units)}
         least={0.5}
@@ -81,7 +85,7 @@ export function SideView({ v, answer, change, units }: View<OffTheWall>) {
         onMove={(p) => change({ standM: round(Math.max(0.5, Math.min(20, p.x))) })}
       />
       <Handle
-        label="Ball leaves the hand"
+        label={t("offTheWallSide.ballLeavesTheHand")}
         value={v.releaseM ?? 1}
         text={length(v.releaseM ?? 1, units)}
         least={0.2}

@@ -1,6 +1,8 @@
 import type { Angled, BounceSpot, LeanedBoard, OffTheWall, Reaction } from "../../api/types";
 import { length, type Units } from "../../lengths";
 import { Choice } from "../../ui/choice";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { noDrag, seconds } from "../../words-marks";
 import { age, type Given, reaction } from "./given";
 import { LengthField, NumberRow } from "./length-field";
@@ -15,11 +17,13 @@ import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
 
+const t = textsOf("marks", saidMarks);
+
 const modes = [
-  { value: "wall", text: "From the side" },
-  { value: "along", text: "From above, at an angle" },
-  { value: "pass", text: "Bounce pass" },
-  { value: "board", text: "Leaned board" },
+  { value: "wall", text: t("offTheWall.fromTheSide") },
+  { value: "along", text: t("offTheWall.fromAboveAtAn") },
+  { value: "pass", text: t("offTheWall.bouncePass") },
+  { value: "board", text: t("offTheWall.leanedBoard") },
 ];
 
 /** Where the ball comes back, and how near is too near. */
@@ -124,14 +128,14 @@ export function OffTheWallWorking({ given }: { given: Given }) {
   ];
   return (
     <Working
-      title="Back off the wall"
+      title={t("offTheWall.backOffTheWall")}
       given={given}
       values={v}
       problem={shown.problem ?? react.problem}
       drawing={
         <>
           <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">View</legend>
+            <legend className="sr-only">{t("offTheWall.view")}</legend>
             {modes.map((m) => (
               <button
                 key={m.value}
@@ -153,7 +157,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
       said={said}
       controls={
         <>
-          <Group title="From the store">
+          <Group title={t("offTheWall.fromTheStore")}>
             <FromSpace
               given={given}
               id={v.space}
@@ -173,7 +177,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
               }
             />
           </Group>
-          <Group title="The throw">
+          <Group title={t("offTheWall.theThrow")}>
             {v.mode === "pass"
               ? field("distanceM", "From passer to catcher")
               : field("standM", v.mode === "board" ? "Stand from the board" : "Stand from the wall")}
@@ -182,7 +186,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
             {v.mode === "wall" && number("angleDeg", "Launch angle", "°")}
             {v.mode === "board" && (
               <NumberRow
-                label="Launch angle"
+                label={t("offTheWall.launchAngle")}
                 unit="°"
                 value={v.boardAngleDeg}
                 must={board.must("angleDeg")}
@@ -192,7 +196,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
             {v.mode === "along" && number("turnDeg", "Turned from straight", "°")}
             {(v.mode === "wall" || v.mode === "pass") && field("catchM", "Caught at")}
           </Group>
-          <Group title="What it meets">
+          <Group title={t("offTheWall.whatItMeets")}>
             {v.mode !== "pass" &&
               number("restitution", v.mode === "board" ? "Board gives back" : "Wall gives back", "×", 0.05)}
             {(v.mode === "wall" || v.mode === "pass") && number("floorRestitution", "Floor gives back", "×", 0.05)}
@@ -203,13 +207,13 @@ export function OffTheWallWorking({ given }: { given: Given }) {
             {v.mode === "wall" && field("ballRadiusM", "Ball radius")}
           </Group>
           {v.mode !== "board" && (
-            <Group title="Time to react">
+            <Group title={t("offTheWall.timeToReact")}>
               <div className="flex items-center gap-2">
                 <span className="mr-auto" aria-hidden>
-                  Age
+                  {t("offTheWall.age")}
                 </span>
                 <Choice
-                  label="Age"
+                  label={t("offTheWall.age")}
                   className="field"
                   value={String(v.age)}
                   options={Array.from({ length: 14 }, (_, i) => ({ value: String(i + 4), text: `${i + 4} years` }))}

@@ -1,5 +1,9 @@
 import { Choice } from "../../ui/choice";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { ball, type Given } from "./given";
+
+const t = textsOf("marks", saidMarks);
 
 /** Choosing a space, a kind of ball or a preset writes its values into the working; they can be changed afterwards. */
 export function FromSpace({
@@ -14,7 +18,7 @@ export function FromSpace({
   if (given.spaces.length === 0) return null;
   return (
     <Pick
-      label="Space"
+      label={t("prefill.space")}
       value={id}
       none="any space"
       options={given.spaces.map((s) => ({ value: s.id, text: s.name }))}
@@ -37,7 +41,7 @@ export function FromBall({
 }) {
   return (
     <Pick
-      label="Ball"
+      label={t("prefill.ball")}
       value={id}
       none="another ball"
       options={given.planning.balls.map((b) => ({ value: b.id, text: b.name }))}

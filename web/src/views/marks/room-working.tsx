@@ -6,6 +6,8 @@ import { Dim } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { noRoom } from "../../words-marks";
 import type { Given } from "./given";
 import { LengthField, NumberRow } from "./length-field";
@@ -13,6 +15,8 @@ import { FromSpace, Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 type V = {
   roomLengthM: number | null;
@@ -102,7 +106,7 @@ export function RoomWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="Room"
+      title={t("roomWorking.room")}
       given={given}
       values={v}
       problem={problem}
@@ -110,7 +114,7 @@ export function RoomWorking({ given }: { given: Given }) {
       said={answer ? told(answer, v) : []}
       controls={
         <>
-          <Group title="From the store">
+          <Group title={t("roomWorking.fromTheStore")}>
             <FromSpace
               given={given}
               id={v.space}
@@ -127,7 +131,7 @@ export function RoomWorking({ given }: { given: Given }) {
               }
             />
             <Pick
-              label="Task"
+              label={t("roomWorking.task")}
               value={v.ladder}
               none="own footprint"
               options={(all.data ?? []).map((l) => ({ value: l.ladderId, text: l.name }))}
@@ -143,24 +147,28 @@ export function RoomWorking({ given }: { given: Given }) {
               }}
             />
           </Group>
-          <Group title="The space">
+          <Group title={t("roomWorking.theSpace")}>
             {field("roomLengthM", "Length", "room.space.lengthM")}
             {field("roomWidthM", "Width", "room.space.widthM")}
             {field("ceilingM", "Ceiling (empty: sky)", "room.space.ceilingM")}
-            <Switch label="A free wall" on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
+            <Switch label={t("roomWorking.aFreeWall")} on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
             {v.hasWall && field("runM", "Wall, along it", "room.space.wall.runM")}
             {v.hasWall && field("depthM", "Floor before it", "room.space.wall.depthM")}
           </Group>
-          <Group title="One spot">
+          <Group title={t("roomWorking.oneSpot")}>
             {field("lengthM", "Along the throw", "room.footprint.lengthM")}
             {field("widthM", "Across", "room.footprint.widthM")}
             {field("gapM", "Free between spots", "room.footprint.gapM")}
             {field("edgeM", "Free to the edge", "room.footprint.edgeM")}
             {field("heightM", "Height needed (empty: any)", "room.footprint.heightM")}
-            <Switch label="At the wall" on={v.needsWall} onChange={(needsWall) => change({ needsWall })} />
-            <Switch label="All in one row, same way" on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
+            <Switch
+              label={t("roomWorking.atTheWall")}
+              on={v.needsWall}
+              onChange={(needsWall) => change({ needsWall })}
+            />
+            <Switch label={t("roomWorking.allInOneRow")} on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
           </Group>
-          <Group title="People">
+          <Group title={t("roomWorking.people")}>
             {number("pupils", "Pupils", "room.pupils")}
             {number("perSpot", "At each spot", "room.perSpot")}
             {number("workingPerSpot", "of them work at once", "workingPerSpot")}
@@ -209,7 +217,7 @@ function Drawing({
       <Dim from={0} to={long} at={0.22} text={length(long, units)} />
       <Dim from={-wide} to={0} at={-0.22} text={length(wide, units)} upright side={-1} />
       <Handle
-        label="Length of the space"
+        label={t("roomWorking.lengthOfTheSpace")}
         value={long}
         text={length(long, units)}
         least={0.5}
@@ -220,7 +228,7 @@ function Drawing({
         onMove={(p) => change({ [alongKey]: round(p.x), space: "" })}
       />
       <Handle
-        label="Width of the space"
+        label={t("roomWorking.widthOfTheSpace")}
         value={wide}
         text={length(wide, units)}
         least={0.5}
@@ -313,12 +321,11 @@ function told(a: RoomSheet, v: V): Said[] {
       text: `${count(a.spots.spots, "spot fits", "spots fit")} in rows (${a.spots.rows} × ${a.spots.columns}): ${a.working} work, ${a.counting} count or feed, ${a.waiting} wait. ${count(waves, "wave", "waves")} × ${count(a.partsToRotate, "part", "parts")} = ${count(a.turns, "turn", "turns")} until everyone has worked.`,
     },
   ];
-  if (a.waiting > 0)
-    said.push({ kind: "note", text: "Those who wait need a quiet task of their own, or they stand idle." });
+  if (a.waiting > 0) said.push({ kind: "note", text: t("roomWorking.thoseWhoWaitNeed") });
   if ((v.pupils ?? 0) > 0)
     said.push({
       kind: "note",
-      text: "Filled: works. Open: counts or feeds. A plain grid: a cleverer packing may hold more.",
+      text: t("roomWorking.filledWorksOpenCounts"),
     });
   return said;
 }

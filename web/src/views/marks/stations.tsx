@@ -1,11 +1,15 @@
 import type { Partners, Roles, Stations } from "../../api/types";
 import { clock, count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { NumberRow } from "./length-field";
 import { Group, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const say = textsOf("marks", saidMarks);
 
 type V = {
   mode: string;
@@ -24,9 +28,9 @@ type V = {
 };
 
 const modes = [
-  { value: "stations", text: "Stations" },
-  { value: "partners", text: "Partners" },
-  { value: "roles", text: "Roles" },
+  { value: "stations", text: say("stations.stations") },
+  { value: "partners", text: say("stations.partners") },
+  { value: "roles", text: say("stations.roles") },
 ];
 
 /** Who goes where, with whom, in which part; printed large. */
@@ -70,14 +74,14 @@ export function StationsWorking({ given }: { given: Given }) {
   const roleName = (n: number) => v.roleNames.split(",")[n - 1]?.trim() || `role ${n}`;
   return (
     <Working
-      title="Stations and partners"
+      title={say("stations.stationsAndPartners")}
       given={given}
       values={v}
       problem={shown.problem}
       drawing={
         <>
           <fieldset className="mb-3 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">What is to rotate</legend>
+            <legend className="sr-only">{say("stations.whatIsToRotate")}</legend>
             {modes.map((m) => (
               <button
                 key={m.value}
@@ -116,14 +120,14 @@ export function StationsWorking({ given }: { given: Given }) {
       }
       controls={
         v.mode === "stations" ? (
-          <Group title="The rotation">
+          <Group title={say("stations.theRotation")}>
             {number("groups", "Groups")}
             {number("stations", "Stations")}
             {number("explainSec", "Explaining", "s")}
             {number("roundSec", "At each station", "s")}
             {number("swapSec", "To change over", "s")}
             <label className="flex items-center gap-2">
-              <span className="mr-auto">Starts at</span>
+              <span className="mr-auto">{say("stations.startsAt")}</span>
               <input
                 type="time"
                 className="field"
@@ -134,7 +138,7 @@ export function StationsWorking({ given }: { given: Given }) {
             </label>
           </Group>
         ) : v.mode === "partners" ? (
-          <Group title="Partners">
+          <Group title={say("stations.partners")}>
             {number("people", "People")}
             {number("howMany", "Rounds")}
             {pupils.length > 1 && (
@@ -146,11 +150,11 @@ export function StationsWorking({ given }: { given: Given }) {
             )}
           </Group>
         ) : (
-          <Group title="Roles">
+          <Group title={say("stations.roles")}>
             {number("inGroup", "In the group", "", "people")}
             {number("roles", "Roles")}
             <label className="block">
-              <span>Their names, with commas</span>
+              <span>{say("stations.theirNamesWithCommas")}</span>
               <input
                 className="field w-full"
                 value={v.roleNames}
@@ -188,11 +192,11 @@ function StationTable({ answer, groups, start }: { answer: Stations; groups: num
   return (
     <div className="overflow-x-auto">
       <table className="border-collapse" data-testid="table">
-        <caption className="sr-only">Station of each group, round by round</caption>
+        <caption className="sr-only">{say("stations.stationOfEachGroup")}</caption>
         <thead>
           <tr>
             <th scope="col" className={cell}>
-              From
+              {say("stations.from")}
             </th>
             {Array.from({ length: groups }, (_, g) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
@@ -226,14 +230,16 @@ function PartnerTable({ answer, name }: { answer: Partners; name: (n: number) =>
       {answer.rounds.map((r, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a round is its number
         <section key={i} className="break-inside-avoid border-t-2 border-ink pt-1.5">
-          <h2>Round {i + 1}</h2>
+          <h2>{say("stations.round", { value: i + 1 })}</h2>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-5 text-[1.02rem] print:text-lg">
             {r.pairs.map((p) => (
               <li key={p.one}>
                 {name(p.one)} – {name(p.other)}
               </li>
             ))}
-            {r.sitsOut !== null && <li className="text-soft">{name(r.sitsOut)} joins a pair or counts</li>}
+            {r.sitsOut !== null && (
+              <li className="text-soft">{say("stations.joinsAPairOr", { name: name(r.sitsOut) })}</li>
+            )}
           </ul>
         </section>
       ))}
@@ -245,11 +251,11 @@ function RoleTable({ answer, roleName }: { answer: Roles; roleName: (n: number) 
   return (
     <div className="overflow-x-auto">
       <table className="border-collapse" data-testid="table">
-        <caption className="sr-only">Role of each person, turn by turn</caption>
+        <caption className="sr-only">{say("stations.roleOfEachPerson")}</caption>
         <thead>
           <tr>
             <th scope="col" className={cell}>
-              Turn
+              {say("stations.turn")}
             </th>
             {answer.roleOfPerson[0]?.map((_, p) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number

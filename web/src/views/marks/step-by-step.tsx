@@ -4,12 +4,16 @@ import { LabelAt } from "../../drawing/pieces";
 import { Plot, usePlot } from "../../drawing/plot";
 import { length, shoes, type Units } from "../../lengths";
 import { clock, count, percent } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { Group, Pick } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const say = textsOf("marks", saidMarks);
 
 type V = {
   startStep: number | null;
@@ -69,7 +73,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="Step by step"
+      title={say("stepByStep.stepByStep")}
       given={given}
       values={v}
       problem={stairs.problem ?? reach.problem}
@@ -82,10 +86,10 @@ export function StepByStepWorking({ given }: { given: Given }) {
         <div className="mt-3 space-y-2 print:hidden">
           <div className="flex flex-wrap gap-2">
             <button type="button" className="btn btn-main" onClick={() => change({ results: `${v.results}H` })}>
-              Hit
+              {say("stepByStep.hit")}
             </button>
             <button type="button" className="btn" onClick={() => change({ results: `${v.results}M` })}>
-              Miss
+              {say("stepByStep.miss")}
             </button>
             <button
               type="button"
@@ -93,7 +97,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
               disabled={!v.results}
               onClick={() => change({ results: v.results.slice(0, -1) })}
             >
-              Take back
+              {say("stepByStep.takeBack")}
             </button>
             <button
               type="button"
@@ -101,11 +105,11 @@ export function StepByStepWorking({ given }: { given: Given }) {
               disabled={!v.results}
               onClick={() => change({ results: "" })}
             >
-              Clear
+              {say("stepByStep.clear")}
             </button>
           </div>
           <label className="block">
-            <span className="font-semibold">Results, H for a hit, M for a miss</span>
+            <span className="font-semibold">{say("stepByStep.resultsHForA")}</span>
             <input
               className="field w-full font-mono"
               value={v.results}
@@ -115,31 +119,31 @@ export function StepByStepWorking({ given }: { given: Given }) {
           </label>
           {stairs.must("results") && (
             <p role="alert" className="bg-alert px-2 py-0.5 text-sm font-semibold text-white">
-              Results {stairs.must("results")}
+              {say("stepByStep.results")} {stairs.must("results")}
             </p>
           )}
         </div>
       }
       controls={
         <>
-          <Group title="The rule">
+          <Group title={say("stepByStep.theRule")}>
             {number("makesToStep", "Hits in a row to step back")}
             <Pick
-              label="A miss"
+              label={say("stepByStep.aMiss")}
               value={v.onMiss}
               options={[
-                { value: "STAY", text: "stays" },
-                { value: "STEP_IN", text: "steps in by one" },
-                { value: "RESTART", text: "starts again" },
+                { value: "STAY", text: say("stepByStep.stays") },
+                { value: "STEP_IN", text: say("stepByStep.stepsInByOne") },
+                { value: "RESTART", text: say("stepByStep.startsAgain") },
               ]}
               onPick={(onMiss) => change({ onMiss })}
             />
             {number("startStep", "Starts at step")}
           </Group>
-          <Group title="The step">
+          <Group title={say("stepByStep.theStep")}>
             {pupils.length > 0 && (
               <Pick
-                label="Shoe of"
+                label={say("stepByStep.shoeOf")}
                 value={v.pupil}
                 none="class, on average"
                 options={pupils.map((p) => ({ value: p.id, text: p.name }))}
@@ -153,7 +157,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
               />
             )}
             <LengthField
-              label="One step"
+              label={say("stepByStep.oneStep")}
               units={units}
               valueM={v.stepM}
               must={stairs.must("stepM")}
@@ -161,7 +165,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
               onChange={(stepM) => change({ stepM })}
             />
           </Group>
-          <Group title="How far in a round">
+          <Group title={say("stepByStep.howFarInA")}>
             {number("roundSec", "Round", "s")}
             {number("percentIn", "Goes in", "%", "p")}
             {number("secPerThrow", "One throw", "s")}
@@ -212,7 +216,7 @@ function Path({ answer, v, change }: { answer: Staircase | undefined; v: V; chan
       <Stairs path={shown} from={from} results={v.results.slice(from)} />
       {answer?.settleStep != null && <Settles at={answer.settleStep} />}
       <Handle
-        label="Starting step"
+        label={say("stepByStep.startingStep")}
         value={v.startStep ?? 1}
         text={`step ${v.startStep}`}
         least={1}
@@ -284,7 +288,7 @@ function toldStairs(a: Staircase, v: V, units: Units, shoeM: number): Said[] {
     said.push({
       text: `It settles at step ${a.settleStep.toFixed(1)}, ${place(a.settleStep)} (mean of ${count(a.reversals.length, "turn", "turns")}).${a.settlesAtShare === null ? "" : ` There about ${percent(a.settlesAtShare)} of the throws go in.`}`,
     });
-  else said.push({ kind: "note", text: "It has not turned back yet: more throws will show where it settles." });
+  else said.push({ kind: "note", text: say("stepByStep.itHasNotTurned") });
   return said;
 }
 

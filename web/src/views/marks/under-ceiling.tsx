@@ -4,12 +4,16 @@ import { Ball, Ceiling, Dim, Figure, Floor, LabelAt } from "../../drawing/pieces
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
 import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { FromBall, FromSpace, Group } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
+
+const t = textsOf("marks", saidMarks);
 
 type V = {
   ceilingM: number | null;
@@ -64,7 +68,7 @@ export function CeilingWorking({ given }: { given: Given }) {
   );
   return (
     <Working
-      title="Under this ceiling"
+      title={t("underCeiling.underThisCeiling")}
       given={given}
       values={v}
       problem={problem}
@@ -73,7 +77,7 @@ export function CeilingWorking({ given }: { given: Given }) {
       aside={answer && <Rises answer={answer} units={units} />}
       controls={
         <>
-          <Group title="From the store">
+          <Group title={t("underCeiling.fromTheStore")}>
             <FromSpace
               given={{ ...given, spaces: given.spaces.filter((s) => s.place.size.ceilingM !== null) }}
               id={v.space}
@@ -81,34 +85,34 @@ export function CeilingWorking({ given }: { given: Given }) {
             />
             <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
           </Group>
-          <Group title="The room">
+          <Group title={t("underCeiling.theRoom")}>
             {field("ceilingM", "Ceiling")}
             {field("clearanceM", "Keep free below it (lamps)")}
           </Group>
-          <Group title="The toss">
+          <Group title={t("underCeiling.theToss")}>
             {field("releaseM", "Ball leaves the hand at")}
             {field("catchM", "Caught at")}
             {field("ballRadiusM", "Ball radius")}
           </Group>
-          <Group title="Claps">
+          <Group title={t("underCeiling.claps")}>
             <NumberRow
-              label="One clap takes"
-              unit="s"
+              label={t("underCeiling.oneClapTakes")}
+              unit={t("underCeiling.s")}
               step={0.01}
               value={v.clapSec}
               must={must("toss.clapSec")}
               onChange={(clapSec) => change({ clapSec })}
             />
             <NumberRow
-              label="Hands get ready in"
-              unit="s"
+              label={t("underCeiling.handsGetReadyIn")}
+              unit={t("underCeiling.s")}
               step={0.05}
               value={v.handsSec}
               must={must("toss.handsSec")}
               onChange={(handsSec) => change({ handsSec })}
             />
             <NumberRow
-              label="Claps wished for"
+              label={t("underCeiling.clapsWishedFor")}
               value={v.wishClaps}
               must={must("wishClaps")}
               onChange={(wishClaps) => change({ wishClaps })}
@@ -174,7 +178,7 @@ function Drawing({
         </>
       )}
       <Handle
-        label="Ceiling"
+        label={t("underCeiling.ceiling")}
         value={ceiling}
         text={length(ceiling, units)}
         least={1}
@@ -186,7 +190,7 @@ function Drawing({
         onMove={(p) => change({ ceilingM: round(p.y), space: "" })}
       />
       <Handle
-        label="Ball leaves the hand"
+        label={t("underCeiling.ballLeavesTheHand")}
         value={release}
         text={length(release, units)}
         least={0.2}
@@ -199,7 +203,7 @@ function Drawing({
         onMove={(p) => change({ releaseM: round(p.y) })}
       />
       <Handle
-        label="Caught"
+        label={t("underCeiling.caught")}
         value={caught}
         text={length(caught, units)}
         least={0}
@@ -212,7 +216,7 @@ function Drawing({
         onMove={(p) => change({ catchM: round(p.y) })}
       />
       <LabelAt xM={0.45} yM={caught} dx={16} dy={16} anchor="start" colour="var(--catch)">
-        caught
+        {t("underCeiling.caught2")}
       </LabelAt>
     </Stage>
   );
@@ -325,7 +329,7 @@ function told(a: UnderCeiling, v: V, units: Units): Said[] {
   );
   said.push({
     kind: "note",
-    text: "Straight up, without air drag. How quick a clap is, is a planning value: time your own.",
+    text: t("underCeiling.straightUpWithoutAir"),
   });
   return said;
 }
@@ -333,13 +337,13 @@ function told(a: UnderCeiling, v: V, units: Units): Said[] {
 function Rises({ answer, units }: { answer: UnderCeiling; units: Units }) {
   return (
     <table className="mt-4 w-full max-w-xl text-left text-[0.95rem]">
-      <caption className="pb-1 text-left font-bold">How high a room a wish needs</caption>
+      <caption className="pb-1 text-left font-bold">{t("underCeiling.howHighARoom")}</caption>
       <thead className="text-sm text-soft">
         <tr>
-          <th scope="col">claps</th>
-          <th scope="col">toss</th>
-          <th scope="col">ceiling</th>
-          <th scope="col">here</th>
+          <th scope="col">{t("underCeiling.claps2")}</th>
+          <th scope="col">{t("underCeiling.toss")}</th>
+          <th scope="col">{t("underCeiling.ceiling2")}</th>
+          <th scope="col">{t("underCeiling.here")}</th>
         </tr>
       </thead>
       <tbody>

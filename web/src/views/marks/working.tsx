@@ -6,9 +6,13 @@ import { length, type Units } from "../../lengths";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { caution, deferring } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { type Measure, MeasureTable } from "./measures";
 import { link, type Values } from "./use-values";
+
+const t = textsOf("marks", saidMarks);
 
 export type Said = { text: string; kind?: "warn" | "note" };
 
@@ -43,7 +47,7 @@ export function Working({
     <article className="print:flex print:flex-col">
       <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-b-[3px] border-ink pb-2">
         <Link to="/marks" className="flex items-center gap-1 text-soft print:hidden">
-          <ArrowLeft size={17} aria-hidden /> Marks
+          <ArrowLeft size={17} aria-hidden /> {t("working.marks")}
         </Link>
         <h1 className="mr-auto">{title}</h1>
         <div className="flex flex-wrap items-center gap-2 print:hidden">
@@ -59,7 +63,7 @@ export function Working({
             <figcaption className="mt-2 space-y-1" data-testid="sentence" aria-live="polite">
               {said.map((s) => (
                 <p key={s.text} className={tone(s.kind)}>
-                  {s.kind === "warn" && <strong className="text-alert">Mind: </strong>}
+                  {s.kind === "warn" && <strong className="text-alert">{t("working.mind")} </strong>}
                   {s.text}
                 </p>
               ))}
@@ -85,20 +89,20 @@ export function Working({
           {controls}
         </div>
       </div>
-      <section className="mt-7 print:order-1 print:mt-3" aria-label="Marking-out sheet">
-        <h2 className="border-b-2 border-ink pb-1">Marking out</h2>
+      <section className="mt-7 print:order-1 print:mt-3" aria-label={t("working.markingoutSheet")}>
+        <h2 className="border-b-2 border-ink pb-1">{t("working.markingOut")}</h2>
         {measures.length > 0 && (
           <MeasureTable measures={measures} units={given.units} paceM={given.paceM} shoeM={given.shoeM} />
         )}
         <div className="mt-3 grid gap-x-8 gap-y-3 sm:grid-cols-2">
           {materials.length > 0 && (
             <div>
-              <h3 className="font-bold">You need</h3>
+              <h3 className="font-bold">{t("working.youNeed")}</h3>
               <p>{materials.join(", ")}.</p>
             </div>
           )}
           <div>
-            <h3 className="font-bold">Mind</h3>
+            <h3 className="font-bold">{t("working.mind2")}</h3>
             <ul className="list-disc pl-5">
               {cautions.map((c) => (
                 <li key={c}>{caution[c]}</li>
@@ -107,7 +111,11 @@ export function Working({
           </div>
         </div>
         <p className="mt-2 text-sm text-soft">
-          {deferring} Shoe {length(given.shoeM, given.units)}, pace {length(given.paceM, given.units)}.
+          {t("working.shoePace", {
+            deferring,
+            length: length(given.shoeM, given.units),
+            length2: length(given.paceM, given.units),
+          })}
         </p>
       </section>
     </article>
@@ -120,12 +128,12 @@ const tone = (kind: Said["kind"]) =>
 function UnitSwitch({ units, onChange }: { units: Units; onChange: (units: Units) => void }) {
   return (
     <Choice
-      label="Units"
+      label={t("working.units")}
       className="btn btn-small"
       value={units}
       options={[
-        { value: "metric", text: "Metres" },
-        { value: "feet", text: "Feet and inches" },
+        { value: "metric", text: t("working.metres") },
+        { value: "feet", text: t("working.feetAndInches") },
       ]}
       onChange={onChange}
     />
@@ -168,28 +176,25 @@ function PrintButton({ given }: { given: Given }) {
   return (
     <>
       <button type="button" className="btn btn-small btn-main" onClick={() => setOpen(true)}>
-        <Printer size={16} aria-hidden /> Print sheet
+        <Printer size={16} aria-hidden /> {t("working.printSheet")}
       </button>
-      <Sheet title="Print the marking-out sheet" open={open} onOpenChange={setOpen}>
+      <Sheet title={t("working.printTheMarkingoutSheet")} open={open} onOpenChange={setOpen}>
         <div className="space-y-4">
-          <p>
-            One page: the drawing, what to measure by tape, in paces and in shoe lengths, what you need and what to
-            mind. To keep it as a file, choose “Save as PDF” in the print window.
-          </p>
+          <p>{t("working.onePageTheDrawing")}</p>
           <div className="flex flex-wrap items-center gap-4">
             <Choice
-              label="Paper"
+              label={t("working.paper")}
               value={paper}
               options={[
-                { value: "A4", text: "A4" },
-                { value: "letter", text: "Letter" },
+                { value: "A4", text: t("working.a4") },
+                { value: "letter", text: t("working.letter") },
               ]}
               onChange={setPaper}
             />
             <ShoeAndPace given={given} />
           </div>
           <button type="button" className="btn btn-main" onClick={print}>
-            To the printer
+            {t("working.toThePrinter")}
           </button>
         </div>
       </Sheet>
@@ -210,7 +215,7 @@ function ShoeAndPace({ given }: { given: Given }) {
           if (cm >= 10 && cm <= 200) set(cm / 100);
         }}
       />
-      cm
+      {t("working.cm")}
     </label>
   );
   return (

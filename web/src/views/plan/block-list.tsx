@@ -24,8 +24,11 @@ import type { Block, BlockPlan, Edit, Ladder, LessonView } from "../../api/types
 import { blockName } from "../../lane/lane-blocks";
 import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
 import { clock, count, dose, modifier, moveHelp } from "../../words";
+import { texts } from "../../words/texts";
 import { BlockEditor } from "./block-editor";
 import { TimeEditor } from "./time-editor";
+
+const t = texts("plan");
 
 type Props = {
   blocks: Block[];
@@ -68,11 +71,7 @@ export function BlockList(props: Props) {
     onDragCancel: ({ active }) => `${name(active.id)} stays at ${place(active.id)}.`,
   };
   if (blocks.length === 0)
-    return (
-      <p className="border-y-2 border-ink py-6 text-soft">
-        No block yet. Add the first task; its turns and its time are worked out from the class and the room.
-      </p>
-    );
+    return <p className="border-y-2 border-ink py-6 text-soft">{t("blockList.noBlockYetAdd")}</p>;
   return (
     <DndContext
       sensors={sensors}
@@ -84,7 +83,7 @@ export function BlockList(props: Props) {
       accessibility={{ announcements, screenReaderInstructions: { draggable: moveHelp } }}
     >
       <SortableContext items={blocks.map((b) => b.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
-        <ol className="border-t-2 border-ink" aria-label="Blocks">
+        <ol className="border-t-2 border-ink" aria-label={t("blockList.blocks")}>
           {blocks.map((b, i) => (
             <BlockLine key={b.id} {...props} block={b} index={i} />
           ))}
@@ -161,7 +160,9 @@ function BlockLine(props: Props & { block: Block; index: number }) {
         >
           <span className="font-head text-[1.07rem] font-bold">{title}</span>{" "}
           <span className="text-soft">{block.reverses ? "backwards" : rung?.name}</span>
-          {block.onlyPupilIds.length > 0 && <strong> for {count(block.onlyPupilIds.length, "pupil", "pupils")}</strong>}
+          {block.onlyPupilIds.length > 0 && (
+            <strong> {t("blockList.for", { count: count(block.onlyPupilIds.length, "pupil", "pupils") })}</strong>
+          )}
           {block.modifiers.length > 0 && (
             <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
           )}
@@ -175,7 +176,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
                   : `${plan.waiting} wait ${clock(plan.idleSecPerPupil)} with nothing to do`}
               </span>
             )}
-            {stops && <span className="font-semibold text-alert"> · to mend first</span>}
+            {stops && <span className="font-semibold text-alert"> {t("blockList.toMendFirst")}</span>}
           </span>
         </button>
         <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>

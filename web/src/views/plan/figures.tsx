@@ -1,6 +1,9 @@
 import type { LessonPlan } from "../../api/types";
 import { Term } from "../../ui/term";
 import { bell, clock, percent } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("plan");
 
 /** What the core worked out for the whole lesson, in one line. */
 export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean }) {
@@ -11,32 +14,32 @@ export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean })
         <strong className={`clock ${late ? "text-alert" : ""}`} data-testid="total">
           {clock(plan.totalSec)}
         </strong>{" "}
-        of {clock(plan.bellSec)} ·{" "}
+        {t("figures.of", { clock: clock(plan.bellSec) })}{" "}
         <span className={late ? "font-semibold text-alert" : ""}>
           <Term of="bell">{bell(plan)}</Term>
         </span>
       </span>
       <span>
-        <strong className="clock">{clock(plan.movingSecPerPupil)}</strong> moving {atHome ? "" : "per pupil "}·{" "}
-        {percent(plan.movingShare)}
+        <strong className="clock">{clock(plan.movingSecPerPupil)}</strong> {t("figures.moving")}{" "}
+        {atHome ? "" : "per pupil "}· {percent(plan.movingShare)}
       </span>
       {plan.quietSecPerPupil > 0 && (
         <span>
-          <strong className="clock">{clock(plan.quietSecPerPupil)}</strong> at a quiet task
+          <strong className="clock">{clock(plan.quietSecPerPupil)}</strong> {t("figures.atAQuietTask")}
         </span>
       )}
       {plan.idleSecPerPupil > 0 && (
         <span className="font-semibold text-alert">
-          <strong className="clock">{clock(plan.idleSecPerPupil)}</strong> waiting with nothing to do
+          <strong className="clock">{clock(plan.idleSecPerPupil)}</strong> {t("figures.waitingWithNothingTo")}
         </span>
       )}
       <span>
-        right <strong className="clock">{clock(plan.rightSec)}</strong> left{" "}
+        {t("figures.right")} <strong className="clock">{clock(plan.rightSec)}</strong> {t("figures.left")}{" "}
         <strong className="clock">{clock(plan.leftSec)}</strong>
       </span>
       <span>
-        about <strong className="clock">{plan.touches}</strong> touches
-        <span className="text-soft"> (an estimate until it is run)</span>
+        {t("figures.about")} <strong className="clock">{plan.touches}</strong> {t("figures.touches")}
+        <span className="text-soft"> {t("figures.anEstimateUntilIt")}</span>
       </span>
     </p>
   );

@@ -3,7 +3,10 @@ import { type FormEvent, useState } from "react";
 import type { Finding, Ladder, Lesson, LessonView } from "../../api/types";
 import { blockName } from "../../lane/lane-blocks";
 import { clock } from "../../words";
+import { texts } from "../../words/texts";
 import { finding, mend, said } from "../../words-findings";
+
+const t = texts("plan");
 
 /** "Before you run it": what stands against the lesson, each with its figures, one press that mends it, and a way to let it stand. */
 export function Findings({
@@ -35,7 +38,7 @@ export function Findings({
   return (
     <section aria-labelledby="before" data-testid="findings" aria-busy={waiting}>
       <h2 id="before" className="flex items-baseline gap-3 border-b-2 border-ink pb-1">
-        Before you run it
+        {t("findings.beforeYouRunIt")}
         <span className="ml-auto text-base font-normal text-soft" role="status" data-testid="finding-count">
           {open.length === 0
             ? "nothing stands against it"
@@ -61,18 +64,21 @@ export function Findings({
       <Sound view={view} open={open} />
       {still.length > 0 && (
         <details className="mt-2">
-          <summary className="cursor-pointer text-soft">{still.length} let stand</summary>
+          <summary className="cursor-pointer text-soft">{t("findings.letStand", { length: still.length })}</summary>
           <ul>
             {still.map((f) => (
               <li key={f.id} className="border-b border-rule py-1.5 text-[0.95rem]">
-                <strong>{name(f)}</strong> {finding(f)} <span className="text-soft">Let stand: {f.silenced}.</span>{" "}
+                <strong>{name(f)}</strong> {finding(f)}{" "}
+                <span className="text-soft">
+                  {t("findings.letStand2")} {f.silenced}.
+                </span>{" "}
                 {!readOnly && (
                   <button
                     type="button"
                     className="underline"
                     onClick={() => onSilence(view.lesson.silenced.filter((s) => s.finding !== f.id))}
                   >
-                    Say it again
+                    {t("findings.sayItAgain")}
                   </button>
                 )}
               </li>
@@ -113,9 +119,9 @@ function Line({
     <li className="border-b border-rule py-2" data-testid="finding" data-code={f.code} data-level={f.level}>
       <div className="flex gap-2.5">
         {stop ? (
-          <CircleAlert size={20} className="mt-0.5 flex-none text-alert" aria-label="Stops it" />
+          <CircleAlert size={20} className="mt-0.5 flex-none text-alert" aria-label={t("findings.stopsIt")} />
         ) : (
-          <TriangleAlert size={20} className="mt-0.5 flex-none text-move" aria-label="To look at" />
+          <TriangleAlert size={20} className="mt-0.5 flex-none text-move" aria-label={t("findings.toLookAt")} />
         )}
         <div className="min-w-0 flex-1 leading-snug">
           <p>
@@ -143,7 +149,7 @@ function Line({
               )}
               {!giving && (
                 <button type="button" className="text-sm text-soft underline" onClick={() => setGiving(true)}>
-                  Let it stand
+                  {t("findings.letItStand")}
                 </button>
               )}
             </p>
@@ -154,17 +160,17 @@ function Line({
                 className="field min-w-40 flex-1"
                 // biome-ignore lint/a11y/noAutofocus: the field was just asked for
                 autoFocus
-                aria-label="Why it may stand"
-                placeholder="Why it may stand"
+                aria-label={t("findings.whyItMayStand")}
+                placeholder={t("findings.whyItMayStand")}
                 maxLength={120}
                 value={reason}
                 onChange={(e) => setReason(e.target.value)}
               />
               <button type="submit" className="btn btn-small" disabled={!reason.trim()}>
-                Let it stand
+                {t("findings.letItStand")}
               </button>
               <button type="button" className="btn btn-small" onClick={() => setGiving(false)}>
-                Cancel
+                {t("findings.cancel")}
               </button>
             </form>
           )}

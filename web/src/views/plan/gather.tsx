@@ -1,4 +1,7 @@
 import type { LessonView } from "../../api/types";
+import { texts } from "../../words/texts";
+
+const t = texts("plan");
 
 type Item = LessonView["gather"]["items"][number];
 
@@ -18,7 +21,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
   return (
     <section aria-labelledby="gather" data-testid="gather">
       <h2 id="gather" className="border-b-2 border-ink pb-1">
-        Gather and check
+        {t("gather.gatherAndCheck")}
       </h2>
       <ul>
         {items.map((i) => (
@@ -32,7 +35,8 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
               {i.usedFor.some((u) => u !== i.name) && <span className="text-soft"> · {i.usedFor.join("; ")}</span>}
               {(i.worn || (lookAt[i.group] && !i.make)) && (
                 <span className={`block text-sm ${i.worn ? "font-semibold text-alert" : "text-soft"}`}>
-                  Look over{i.worn ? ", some are worn" : ""}: {lookAt[i.group] ?? "whole and clean"}.
+                  {t("gather.lookOver")}
+                  {i.worn ? ", some are worn" : ""}: {lookAt[i.group] ?? "whole and clean"}.
                 </span>
               )}
             </span>
@@ -45,7 +49,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
       </ul>
       {making.length > 0 && (
         <div className="mt-2 text-[0.95rem]">
-          <h3 className="font-bold">To make</h3>
+          <h3 className="font-bold">{t("gather.toMake")}</h3>
           <ul className="list-disc pl-5">
             {making.map((i) => (
               <li key={i.kind}>

@@ -11,6 +11,7 @@ import { laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
 import { Failed, Loading } from "../../ui/states";
 import { caution, deferring } from "../../words";
+import { texts } from "../../words/texts";
 import { BegunNote } from "../begin/begun-note";
 import { RunButton } from "../run/run-button";
 import { AddBlock } from "./add-block";
@@ -25,6 +26,8 @@ import { ProposeButton, ProposeLesson } from "./propose-lesson";
 import { SaveState } from "./save-state";
 import { usePlan } from "./use-plan";
 
+const t = texts("plan");
+
 export function PlanView() {
   const { id = "" } = useParams();
   const loaded = useQuery({ ...lesson(id), refetchOnWindowFocus: false });
@@ -33,7 +36,7 @@ export function PlanView() {
   const rooms = useQuery(spaces);
   const failed = [loaded, catalogue, own, rooms].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!loaded.data || !catalogue.data || !own.data || !rooms.data) return <Loading what="the plan" />;
+  if (!loaded.data || !catalogue.data || !own.data || !rooms.data) return <Loading what={t("planView.thePlan")} />;
   const retired = new Set(own.data.filter((o) => o.retired).map((o) => o.id));
   const onOffer = catalogue.data.filter((l) => !retired.has(l.id));
   return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} onOffer={onOffer} rooms={rooms.data} />;
@@ -111,7 +114,7 @@ function Editor({
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="mr-auto">
           <input
-            aria-label="Name of the lesson"
+            aria-label={t("planView.nameOfTheLesson")}
             className="w-full min-w-64 bg-transparent font-head font-bold"
             aria-invalid={!!must("name")}
             value={draft.name}
@@ -123,22 +126,22 @@ function Editor({
         {!readOnly && (
           <>
             <button type="button" className="btn" onClick={undo} disabled={!undo} aria-keyshortcuts="Control+Z">
-              <Undo2 size={18} aria-hidden /> Undo
+              <Undo2 size={18} aria-hidden /> {t("planView.undo")}
             </button>
             <button type="button" className="btn" onClick={redo} disabled={!redo} aria-keyshortcuts="Control+Shift+Z">
-              <Redo2 size={18} aria-hidden /> Redo
+              <Redo2 size={18} aria-hidden /> {t("planView.redo")}
             </button>
           </>
         )}
         {atHome && !readOnly && (
           <Link className="btn btn-main" to={`/home?lesson=${loaded.id}`} onClick={() => choose(loaded.classId)}>
-            Send it home
+            {t("planView.sendItHome")}
           </Link>
         )}
         <FindingsChip findings={saved.findings} />
         {!atHome && blocks.length > 0 && (
           <Link className="btn no-underline" to={`/plan/${loaded.id}/page`}>
-            <Printer size={18} aria-hidden /> Print
+            <Printer size={18} aria-hidden /> {t("planView.print")}
           </Link>
         )}
         {!atHome && (
@@ -149,7 +152,11 @@ function Editor({
           />
         )}
       </div>
-      {must("name") && <p className="font-semibold text-alert">Name {must("name")}.</p>}
+      {must("name") && (
+        <p className="font-semibold text-alert">
+          {t("planView.name")} {must("name")}.
+        </p>
+      )}
 
       <LessonLine plan={plan} rooms={rooms} readOnly={readOnly} must={must} />
 
@@ -182,25 +189,25 @@ function Editor({
           {!readOnly && (
             <p className="mt-4 flex flex-wrap gap-2">
               <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
-                + Add a block
+                {t("planView.addABlock")}
               </button>
               <ProposeButton onPress={() => setProposing(true)} />
               <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
-                + Routine
+                {t("planView.routine")}
               </button>
               <button type="button" className="btn" onClick={() => addTime("WATER")}>
-                + Water
+                {t("planView.water")}
               </button>
               <button type="button" className="btn" onClick={() => addTime("TALK")}>
-                + Talk
+                {t("planView.talk")}
               </button>
               <button type="button" className="btn" onClick={() => addTime("FREE")}>
-                + Free combining
+                {t("planView.freeCombining")}
               </button>
             </p>
           )}
         </div>
-        <aside aria-label="Room and findings" className="space-y-5 lg:row-span-2">
+        <aside aria-label={t("planView.roomAndFindings")} className="space-y-5 lg:row-span-2">
           <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
           <Room
             place={saved.place}
@@ -221,7 +228,7 @@ function Editor({
           />
           {shownLadder && (
             <div className="border-l-4 border-move pl-3">
-              <h3 className="font-bold">Take care</h3>
+              <h3 className="font-bold">{t("planView.takeCare")}</h3>
               <ul>
                 {shownLadder.cautions.map((c) => (
                   <li key={c}>{caution[c]}</li>

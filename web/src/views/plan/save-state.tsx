@@ -1,4 +1,7 @@
 import type { Problem } from "../../api/client";
+import { texts } from "../../words/texts";
+
+const t = texts("plan");
 
 type Kept = {
   problem: Problem | undefined;
@@ -19,13 +22,13 @@ export function SaveState({ plan }: { plan: Kept }) {
         </p>
         <p className="mt-3 flex flex-wrap gap-3">
           <button type="button" className="btn btn-main" onClick={plan.takeTheirs}>
-            Show the newer one
+            {t("saveState.showTheNewerOne")}
           </button>
           <button type="button" className="btn" onClick={plan.keepMine}>
-            Save mine over it
+            {t("saveState.saveMineOverIt")}
           </button>
         </p>
-        <p className="mt-2 text-sm text-soft">If you show the newer one, yours stays one press of Undo away.</p>
+        <p className="mt-2 text-sm text-soft">{t("saveState.ifYouShowThe")}</p>
       </div>
     );
   if (problem && problem.errors.length === 0)
@@ -38,15 +41,16 @@ export function SaveState({ plan }: { plan: Kept }) {
           <strong className="text-alert">{problem.title}.</strong> {problem.detail}
         </span>
         <button type="button" className="btn" onClick={plan.again}>
-          Save again
+          {t("saveState.saveAgain")}
         </button>
       </p>
     );
   if (problem)
     return (
       <span role="status" className="font-semibold text-alert">
-        Not saved: {problem.errors.length === 1 ? "one field needs" : `${problem.errors.length} fields need`} another
-        look
+        {t("saveState.notSaved")}{" "}
+        {problem.errors.length === 1 ? "one field needs" : `${problem.errors.length} fields need`}{" "}
+        {t("saveState.anotherLook")}
       </span>
     );
   return (

@@ -1,7 +1,10 @@
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { count, day, side } from "../../words";
+import { texts } from "../../words/texts";
 import { beside, evidence, evidenceWanted, school, verdict } from "../../words-record";
 import { SayStanding } from "./say-standing";
+
+const t = texts("pupils");
 
 /** The next step on one ladder: verdict, reason, and, opened, the tries that it rests on. */
 export function AdviceBox({
@@ -28,7 +31,7 @@ export function AdviceBox({
           <span className="clock mr-1" aria-hidden>
             {verdict[advice.verdict].sign}
           </span>
-          Rung {number + 1}, {ladder.rungs[number]?.name}:{" "}
+          {t("adviceBox.rung", { value: number + 1 })} {ladder.rungs[number]?.name}:{" "}
           {tried ? (held ? "held, and the last one" : verdict[advice.verdict].short) : "not tried yet"}
           {advice.sides.some((s) => s.seeAgain) && ", to be seen again"}.
         </strong>{" "}
@@ -42,25 +45,30 @@ export function AdviceBox({
       </p>
       {faults.length > 0 && (
         <p className="mt-1 text-[0.95rem]">
-          Seen lately:{" "}
+          {t("adviceBox.seenLately")}{" "}
           {faults.map((f) => ladder.faults.find((x) => x.id === f.note)?.seen.toLowerCase() ?? f.note).join("; ")}.
         </p>
       )}
       {advice.stands && (
         <p className="mt-1 text-[0.95rem]">
-          {advice.stands.by} put it on rung {ladder.rungs.findIndex((r) => r.id === advice.stands?.rungId) + 1} on{" "}
-          {day(advice.stands.on)}: “{advice.stands.reason}”
-          {said.length > 1 && `; ${count(said.length - 1, "earlier word", "earlier words")}`}
+          {t("adviceBox.putItOnRung", {
+            by: advice.stands.by,
+            value: ladder.rungs.findIndex((r) => r.id === advice.stands?.rungId) + 1,
+            day: day(advice.stands.on),
+          })}
+          {advice.stands.reason}”{said.length > 1 && `; ${count(said.length - 1, "earlier word", "earlier words")}`}
         </p>
       )}
       {advice.lastChose && (
         <p className="mt-1 text-[0.95rem]">
-          Chose rung {ladder.rungs.findIndex((r) => r.id === advice.lastChose?.rungId) + 1} on{" "}
-          {day(advice.lastChose.on)}; choosing moves nobody.
+          {t("adviceBox.choseRungOnChoosing", {
+            value: ladder.rungs.findIndex((r) => r.id === advice.lastChose?.rungId) + 1,
+            day: day(advice.lastChose.on),
+          })}
         </p>
       )}
       <details className="mt-1">
-        <summary className="cursor-pointer text-[0.95rem] underline">What it rests on</summary>
+        <summary className="cursor-pointer text-[0.95rem] underline">{t("adviceBox.whatItRestsOn")}</summary>
         <table className="mt-1 w-full text-[0.95rem]">
           <tbody>
             {(Object.keys(school) as (keyof typeof school)[]).map((s) => (
@@ -84,11 +92,11 @@ export function AdviceBox({
                 {s.evidence.map((e) => (
                   <li key={e.attemptId} className="flex gap-3">
                     <span className="clock w-28 text-soft">{day(e.on)}</span>
-                    <span className="clock w-24">
-                      {e.hits} of {e.hits + e.misses}
-                    </span>
+                    <span className="clock w-24">{t("adviceBox.of", { hits: e.hits, value: e.hits + e.misses })}</span>
                     {e.weight < 1 && (
-                      <span className="text-soft">not confirmed: counts {Math.round(e.weight * 100)} %</span>
+                      <span className="text-soft">
+                        {t("adviceBox.notConfirmedCounts", { round: Math.round(e.weight * 100) })}
+                      </span>
                     )}
                   </li>
                 ))}

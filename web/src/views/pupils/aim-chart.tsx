@@ -1,7 +1,10 @@
 import type { Ladder, PupilOnLadder } from "../../api/types";
 import { day } from "../../words";
+import { texts } from "../../words/texts";
 import { direction } from "../../words-marks";
 import { LEFT, timeAxis, WIDTH } from "./time-axis";
+
+const t = texts("pupils");
 
 const HEIGHT = 120;
 
@@ -26,7 +29,7 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
       >
         <line x1={LEFT} x2={WIDTH - 10} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-rule)" />
         <text x="0" y={HEIGHT / 2 + 4} fontSize="11" fill="var(--color-soft)">
-          aim
+          {t("aimChart.aim")}
         </text>
         {aims.map((a) => (
           <g key={a.attemptId} stroke="var(--color-ink)">
@@ -51,8 +54,11 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
         {last.on !== first.on && <span>{day(last.on)}</span>}
       </p>
       <figcaption className="text-sm text-soft">
-        Each cross is the middle of the target on one day, its circle how far the throws scattered, the line how far the
-        aim was off. Last, {day(last.on)}, {last.throwsSeen} throws: scatter {Math.round(last.aim.spreadCm)} cm;{" "}
+        {t("aimChart.eachCrossIsThe", {
+          day: day(last.on),
+          throwsSeen: last.throwsSeen,
+          round: Math.round(last.aim.spreadCm),
+        })}{" "}
         {off
           ? `aim off ${Math.round(last.aim.biasCm)} cm: ${direction[last.aim.direction]}`
           : "no sign that the aim is off"}

@@ -3,10 +3,13 @@ import { attemptsOfPupil } from "../../api/queries";
 import type { Ladder, PupilRecord } from "../../api/types";
 import { Failed } from "../../ui/states";
 import { countedBy, day, modifier, score, side } from "../../words";
+import { texts } from "../../words/texts";
 import { matchSaid } from "../run/measures/match/said";
 import { Correct } from "./correct";
 import { TypeIn } from "./type-in";
 import { Refused, useSend } from "./use-send";
+
+const t = texts("pupils");
 
 /** Every attempt, newest first; the page brings the latest, older ones come when asked for. */
 export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
@@ -16,11 +19,11 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
   return (
     <section className="mt-9">
       <div className="flex flex-wrap items-center gap-3">
-        <h2>Every attempt, newest first</h2>
+        <h2>{t("attemptsOfPupil.everyAttemptNewestFirst")}</h2>
         <TypeIn record={record} ladders={catalogue} />
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
-      <section className="relative mt-2 overflow-x-auto" tabIndex={0} aria-label="Attempts">
+      <section className="relative mt-2 overflow-x-auto" tabIndex={0} aria-label={t("attemptsOfPupil.attempts")}>
         <table className="w-full border-collapse text-[0.95rem]" data-testid="attempts">
           <thead>
             <tr className="border-b-[3px] border-ink text-left">
@@ -56,11 +59,11 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                         },
                         rung && a.scoredBy ? { ...rung, measure: a.scoredBy } : rung,
                       )}
-                    {a.trial && <span className="font-text text-soft"> trial</span>}
+                    {a.trial && <span className="font-text text-soft"> {t("attemptsOfPupil.trial")}</span>}
                     {metGate && (
-                      <strong className="text-catch" title="met the gate">
+                      <strong className="text-catch" title={t("attemptsOfPupil.metTheGate")}>
                         {" "}
-                        ✓<span className="sr-only">met the gate</span>
+                        ✓<span className="sr-only">{t("attemptsOfPupil.metTheGate")}</span>
                       </strong>
                     )}
                   </td>
@@ -101,7 +104,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
           disabled={older.isFetching}
           onClick={() => (older.data ? older.fetchNextPage() : older.refetch())}
         >
-          Show older ones, {shown.length} of {record.rounds} shown
+          {t("attemptsOfPupil.showOlderOnesOf", { length: shown.length, rounds: record.rounds })}
         </button>
       )}
     </section>
@@ -117,7 +120,7 @@ function Confirm({ id }: { id: string }) {
   return (
     <>
       <button type="button" className="text-sm underline" onClick={() => send("POST", `/attempts/${id}/confirm`)}>
-        confirm
+        {t("attemptsOfPupil.confirm")}
       </button>
       <Refused problem={problem} />
     </>

@@ -1,6 +1,9 @@
 import type { Ladder, LadderRecord } from "../../api/types";
 import { bestAndLast, percent, side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { certainty, sureness } from "../../words-record";
+
+const t = texts("pupils");
 
 /** Both sides of the rung where the pupil stands, beside each other, with how sure each share is and whether one is behind. */
 export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) {
@@ -15,19 +18,19 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
         <thead>
           <tr className="border-b border-ink text-left">
             <th scope="col" className="py-0.5 pr-3">
-              Side
+              {t("bothSides.side")}
             </th>
             {counted && (
               <>
                 <th scope="col" className="pr-3">
-                  Went in
+                  {t("bothSides.wentIn")}
                 </th>
                 <th scope="col" className="pr-3">
-                  Between
+                  {t("bothSides.between")}
                 </th>
               </>
             )}
-            <th scope="col">Best and last</th>
+            <th scope="col">{t("bothSides.bestAndLast")}</th>
           </tr>
         </thead>
         <tbody>

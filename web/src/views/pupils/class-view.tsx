@@ -5,6 +5,7 @@ import { classRecord, ladders } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { count, day } from "../../words";
+import { texts } from "../../words/texts";
 import { Matrix } from "./matrix";
 import { OneLadder } from "./one-ladder";
 import { Answers, type Asked, QuestionBar } from "./questions";
@@ -12,6 +13,8 @@ import { RankingSheet } from "./ranking";
 import { ReadinessSheet } from "./readiness-sheet";
 import { ResultsSheet } from "./results-sheet";
 import { Term } from "./term";
+
+const t = texts("pupils");
 
 /** Who completed which challenge; one ladder at a time with bests, last results and rounds. */
 export function ClassView() {
@@ -25,10 +28,10 @@ export function ClassView() {
   const [term, setTerm] = useState(false);
   if (!chosen)
     return (
-      <Empty title="No class yet">
-        <p>Enter your class first; the page fills itself from the lessons you run.</p>
+      <Empty title={t("classView.noClassYet")}>
+        <p>{t("classView.enterYourClassFirst")}</p>
         <Link className="btn btn-main" to="/store">
-          Make the first class
+          {t("classView.makeTheFirstClass")}
         </Link>
       </Empty>
     );
@@ -39,9 +42,9 @@ export function ClassView() {
   if (tried.length === 0 || !record.data.firstDay)
     return (
       <Empty title={`${record.data.className} has no tries yet`}>
-        <p>Run a lesson and collect the numbers; who completed what then stands here.</p>
+        <p>{t("classView.runALessonAnd")}</p>
         <Link className="btn btn-main" to="/run">
-          Run a lesson
+          {t("classView.runALesson")}
         </Link>
       </Empty>
     );
@@ -49,7 +52,7 @@ export function ClassView() {
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 print:[&_button]:hidden">
-        <h1 className="mr-auto">{record.data.className}: who stands where</h1>
+        <h1 className="mr-auto">{t("classView.whoStandsWhere", { className: record.data.className })}</h1>
         <button type="button" className="btn btn-small" aria-pressed={term} onClick={() => setTerm(!term)}>
           {term ? "The matrix" : "The term"}
         </button>
@@ -58,8 +61,10 @@ export function ClassView() {
         <ReadinessSheet classId={record.data.classId} className={record.data.className} />
       </div>
       <p className="mt-1 mb-3 text-soft">
-        Since {day(record.data.firstDay)} · {count(record.data.rounds, "round", "rounds")}. A filled step is a rung
-        whose gate was met; the marble lies on the rung where a pupil stands
+        {t("classView.sinceAFilledStep", {
+          day: day(record.data.firstDay),
+          count: count(record.data.rounds, "round", "rounds"),
+        })}
         {ladder ? "" : "; press a ladder for bests and last results"}.
       </p>
       {!term && <QuestionBar record={record.data} asked={asked} onAsk={setAsked} />}

@@ -1,8 +1,11 @@
 import { useState } from "react";
 import type { Tried } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
 import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
+
+const t = texts("pupils");
 
 const number = (text: string) => (text.trim() === "" ? null : Number(text));
 
@@ -23,23 +26,51 @@ export function Correct({ tried, what }: { tried: Tried; what: string }) {
   return (
     <>
       <button type="button" className="text-sm underline print:hidden" onClick={() => setOpen(true)}>
-        correct
+        {t("correct.correct")}
       </button>
       <Sheet title={`Correct: ${what}`} open={open} onOpenChange={setOpen}>
         <div className="flex flex-wrap gap-4">
-          <Box label="Score" field="score" value={score} problem={problem} onChange={setScore} disabled={struck} />
-          <Box label="Hits" field="hits" value={hits} problem={problem} onChange={setHits} disabled={struck} />
-          <Box label="Misses" field="misses" value={misses} problem={problem} onChange={setMisses} disabled={struck} />
+          <Box
+            label={t("correct.score")}
+            field="score"
+            value={score}
+            problem={problem}
+            onChange={setScore}
+            disabled={struck}
+          />
+          <Box
+            label={t("correct.hits")}
+            field="hits"
+            value={hits}
+            problem={problem}
+            onChange={setHits}
+            disabled={struck}
+          />
+          <Box
+            label={t("correct.misses")}
+            field="misses"
+            value={misses}
+            problem={problem}
+            onChange={setMisses}
+            disabled={struck}
+          />
         </div>
         <label className="mt-3 flex items-center gap-2">
-          <input type="checkbox" checked={struck} onChange={(e) => setStruck(e.target.checked)} /> It never was: strike
-          it out
+          <input type="checkbox" checked={struck} onChange={(e) => setStruck(e.target.checked)} />{" "}
+          {t("correct.itNeverWasStrike")}
         </label>
-        <Box label="Why" field="reason" kind="line" value={reason} problem={problem} onChange={setReason} />
+        <Box
+          label={t("correct.why")}
+          field="reason"
+          kind="line"
+          value={reason}
+          problem={problem}
+          onChange={setReason}
+        />
         <Refused problem={problem} shown={["score", "hits", "misses", "reason"]} />
-        <p className="mt-3 text-soft">What it was, who changed it and why stay on this page.</p>
+        <p className="mt-3 text-soft">{t("correct.whatItWasWho")}</p>
         <button type="button" className="btn btn-main mt-3" onClick={keep}>
-          Keep the correction
+          {t("correct.keepTheCorrection")}
         </button>
       </Sheet>
     </>

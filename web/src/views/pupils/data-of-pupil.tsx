@@ -6,7 +6,10 @@ import type { PupilGone, PupilRecord } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { KeptList, WhatGoes } from "../../ui/what-goes";
 import { count, moment } from "../../words";
+import { texts } from "../../words/texts";
 import { Refused } from "./use-send";
+
+const t = texts("pupils");
 
 /** All that is kept of a pupil, to be carried out or erased. */
 export function DataOfPupil({ record }: { record: PupilRecord }) {
@@ -32,31 +35,31 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
   };
   return (
     <section className="mt-9 print:hidden">
-      <h2>What is kept of {record.name}</h2>
+      <h2>{t("dataOfPupil.whatIsKeptOf", { name: record.name })}</h2>
       <p className="mt-2 flex flex-wrap gap-2">
         <a className="btn btn-small no-underline" href={`/api/pupils/${record.pupilId}/export.json`} download>
-          Save all of it as JSON
+          {t("dataOfPupil.saveAllOfIt")}
         </a>
         <a className="btn btn-small no-underline" href={`/api/pupils/${record.pupilId}/results.csv`} download>
-          Save the results as CSV
+          {t("dataOfPupil.saveTheResultsAs")}
         </a>
         <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-          Erase {record.name}
+          {t("dataOfPupil.erase", { name: record.name })}
         </button>
       </p>
       <Sheet title={gone ? `${gone.name} is gone` : `Erase ${record.name}?`} open={open} onOpenChange={leave}>
         {gone ? (
           <>
-            <p>Erased:</p>
+            <p>{t("dataOfPupil.erased")}</p>
             <KeptList kept={gone.went} />
             <p className="mt-2">
-              From the data file itself the last traces are gone by {moment(gone.left.goneByMs)}.{" "}
+              {t("dataOfPupil.fromTheDataFile", { moment: moment(gone.left.goneByMs) })}{" "}
               {gone.left.untilMs === null
                 ? "There is no backup that holds them."
                 : `${count(gone.left.backups.length, "backup still holds", "backups still hold")} them, until ${moment(gone.left.untilMs)} at the latest; copies that were taken elsewhere are the school’s to delete.`}
             </p>
             <button type="button" className="btn btn-main mt-4" onClick={() => leave(false)}>
-              Back to the class
+              {t("dataOfPupil.backToTheClass")}
             </button>
           </>
         ) : (
@@ -65,10 +68,10 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
             <Refused problem={problem} />
             <p className="mt-4 flex gap-3">
               <button type="button" className="btn btn-main" onClick={erase}>
-                Yes, erase
+                {t("dataOfPupil.yesErase")}
               </button>
               <button type="button" className="btn" onClick={() => leave(false)}>
-                Keep
+                {t("dataOfPupil.keep")}
               </button>
             </p>
           </>

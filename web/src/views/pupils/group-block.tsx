@@ -1,7 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { ladders } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
+import { texts } from "../../words/texts";
 import { BlockToPlan } from "../ladders/to-plan";
+
+const t = texts("pupils");
 
 /** From those whom a question found straight into a plan: a block for them alone, each on their own rung, and a quiet task for the others. */
 export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; ladder: Ladder; pupilIds: string[] }) {
@@ -12,7 +15,7 @@ export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; 
   const quiet = catalogue.data?.find((l) => l.meanwhile && l.id !== ladder.id);
   return (
     <BlockToPlan
-      label="Plan a block for them"
+      label={t("groupBlock.planABlockFor")}
       title={`A block of “${ladder.name}” for ${pupilIds.length}`}
       className="btn btn-small"
       edits={(id) => [

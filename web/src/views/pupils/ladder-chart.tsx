@@ -2,8 +2,11 @@ import { useState } from "react";
 import type { Ladder, PupilOnLadder, Tried } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { count, day, percent, side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { PointsOverTime, type Round } from "./points-over-time";
 import { LEFT, timeAxis, WIDTH } from "./time-axis";
+
+const say = texts("pupils");
 
 const STEPS_H = 54;
 
@@ -90,7 +93,7 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
         <span>{day(last.attempt.on)}</span>
       </p>
       <figcaption className="text-sm text-soft">
-        Steps: the rung practised; a peak: a gate that was met.
+        {say("ladderChart.stepsTheRungPractised")}
         {shares.length > 0 &&
           ` Below, rung ${number(shown.rungId) + 1}: the share of each round with its 90 % band${shown.rungId === advice.rungId ? "; the dashed line is what holds" : ""}.`}
         {rates.length > 0 &&
@@ -130,7 +133,7 @@ function Steps({ ladder, tried, x }: { ladder: Ladder; tried: Tried[]; x: (on: s
       aria-label={`Rung practised on ${ladder.name}: from rung ${number(first.rungId) + 1} on ${day(first.on)} to rung ${number(last.rungId) + 1} on ${day(last.on)}`}
     >
       <text x="0" y="12" fontSize="11" fill="var(--color-soft)">
-        rung
+        {say("ladderChart.rung")}
       </text>
       {ladder.rungs.map((r, i) => (
         <line

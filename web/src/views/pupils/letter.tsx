@@ -5,6 +5,9 @@ import type { Advice, Challenge, Ladder, PupilRecord, Rung } from "../../api/typ
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { caution, count, day, deferring, seconds, side } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("pupils");
 
 /** One page for the family: what was done, how it grew, and what comes next. No rank, no other child, no bare figures of chance. */
 export function Letter() {
@@ -13,7 +16,7 @@ export function Letter() {
   const catalogue = useQuery(ladders);
   const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!record.data || !catalogue.data) return <Loading what="the page for the family" />;
+  if (!record.data || !catalogue.data) return <Loading what={t("letter.thePageForThe")} />;
   return <Page record={record.data} catalogue={catalogue.data} />;
 }
 
@@ -32,30 +35,33 @@ function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] 
     <article className="mx-auto max-w-2xl print:max-w-none" data-testid="letter">
       <p className="mb-4 flex flex-wrap gap-3 print:hidden">
         <Link className="btn btn-small" to={`/pupils/${record.pupilId}`}>
-          Back
+          {t("letter.back")}
         </Link>
         <button type="button" className="btn btn-small btn-main" onClick={() => window.print()}>
-          Print
+          {t("letter.print")}
         </button>
       </p>
-      <h1>{first} with the ball</h1>
+      <h1>{t("letter.withTheBall", { first })}</h1>
       <p className="mt-2 text-lg">
-        {first} has practised on {count(record.days, "day", "days")} and has finished{" "}
-        {count(done.length, "challenge", "challenges")} so far.
+        {t("letter.hasPractisedOnAnd", {
+          first,
+          count: count(record.days, "day", "days"),
+          count2: count(done.length, "challenge", "challenges"),
+        })}
       </p>
-      <h2 className="mt-6">What has grown</h2>
+      <h2 className="mt-6">{t("letter.whatHasGrown")}</h2>
       <ul className="mt-1">
         {tried.map((l) => (
           <Grown key={l.id} ladder={l} challenges={challenges} />
         ))}
       </ul>
-      <h2 className="mt-6">What comes next</h2>
+      <h2 className="mt-6">{t("letter.whatComesNext")}</h2>
       {next.map((a) => (
         <Next key={a.ladderId} advice={a} ladder={catalogue.find((l) => l.id === a.ladderId)} />
       ))}
       {cautions.length > 0 && (
         <p className="mt-4">
-          <strong>Take care.</strong> {cautions.map((c) => caution[c]).join(" ")}
+          <strong>{t("letter.takeCare")}</strong> {cautions.map((c) => caution[c]).join(" ")}
         </p>
       )}
       <p className="mt-2 text-soft">{deferring}</p>
@@ -116,7 +122,7 @@ function Next({ advice, ladder }: { advice: Advice; ladder: Ladder | undefined }
       <strong>
         {ladder.name}: {rung.name}.
       </strong>{" "}
-      {why} {rung.task} <span className="text-soft">If it is hard: {rung.easier}</span>
+      {why} {rung.task} <span className="text-soft">{t("letter.ifItIsHard", { easier: rung.easier })}</span>
     </p>
   );
 }

@@ -7,8 +7,11 @@ import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Term } from "../../ui/term";
 import { useOnDevice } from "../../ui/use-on-device";
 import { family as familyWord, percent } from "../../words";
+import { texts } from "../../words/texts";
 import { verdict } from "../../words-record";
 import { byPupilAndLadder, completed, plain } from "./found-in";
+
+const t = texts("pupils");
 
 const groupings = { FAMILY: "by family", SPORT: "by sport" } as const;
 const sorts = { PLACE: "as they stand", NAME: "by name", DONE: "by challenges done" } as const;
@@ -43,7 +46,7 @@ export function Matrix({
     <>
       <p className="mb-2 flex flex-wrap items-center gap-2 print:hidden">
         <Choice
-          label="Order of the pupils"
+          label={t("matrix.orderOfThePupils")}
           value={sort}
           options={(Object.keys(sorts) as (keyof typeof sorts)[]).map((v) => ({
             value: v,
@@ -52,7 +55,7 @@ export function Matrix({
           onChange={setSort}
         />
         <Choice
-          label="Ladders grouped"
+          label={t("matrix.laddersGrouped")}
           value={grouping}
           options={(Object.keys(groupings) as (keyof typeof groupings)[]).map((v) => ({
             value: v,
@@ -68,8 +71,12 @@ export function Matrix({
           </div>
         ))
       ) : (
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by keyboard
-        <section className="relative max-h-[78vh] overflow-auto" tabIndex={0} aria-label="Challenges of the class">
+        <section
+          className="relative max-h-[78vh] overflow-auto"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by keyboard
+          tabIndex={0}
+          aria-label={t("matrix.challengesOfTheClass")}
+        >
           <Table columns={columns} groupOf={groupOf} pupils={pupils} found={found} onLadder={onLadder} />
         </section>
       )}
@@ -130,7 +137,7 @@ function Table({
         </tr>
         <tr className="border-b-[3px] border-ink align-bottom">
           <th scope="col" className="sticky left-0 z-10 bg-sheet pr-4 pb-2 text-left">
-            Pupil
+            {t("matrix.pupil")}
           </th>
           {columns.map((l) => (
             <th
@@ -181,15 +188,15 @@ function Legend() {
   return (
     <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.92rem] text-soft">
       <span>
-        Step filled: <Term of="challenge">completed</Term>
+        {t("matrix.stepFilled")} <Term of="challenge">{t("matrix.completed")}</Term>
       </span>
-      <span>Step with a dot: tried</span>
-      <span>Bar within a step: how much goes in now</span>
+      <span>{t("matrix.stepWithADot")}</span>
+      <span>{t("matrix.barWithinAStep")}</span>
       <span>
-        ○ <Term of="standing">stands here</Term>
+        ○ <Term of="standing">{t("matrix.standsHere")}</Term>
       </span>
-      <span>▲ ready to go up</span>
-      <span>▼ better a rung back</span>
+      <span>{t("matrix.readyToGoUp")}</span>
+      <span>{t("matrix.betterARungBack")}</span>
     </p>
   );
 }

@@ -5,6 +5,9 @@ import type { ClassRecord, Ladder } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, day, gate, side } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("pupils");
 
 /** One ladder of a class: bests, last results and rounds of every pupil on every rung. */
 export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: Ladder; onBack: () => void }) {
@@ -20,7 +23,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
           <FamilyGlyph family={ladder.family} /> {ladder.name}
         </h2>
         <button type="button" className="btn btn-small" onClick={onBack}>
-          All ladders
+          {t("oneLadder.allLadders")}
         </button>
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
@@ -29,7 +32,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
           <thead>
             <tr className="border-b-[3px] border-ink align-bottom">
               <th scope="col" className="sticky left-0 bg-sheet pr-4 pb-2 text-left">
-                Pupil
+                {t("oneLadder.pupil")}
               </th>
               {ladder.rungs.map((r, i) => (
                 <th key={r.id} scope="col" className="min-w-40 px-3 pb-2 text-left align-bottom">
@@ -73,7 +76,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
                           </span>
                         </>
                       ) : (
-                        <span className="text-soft">not tried</span>
+                        <span className="text-soft">{t("oneLadder.notTried")}</span>
                       )}
                     </td>
                   );

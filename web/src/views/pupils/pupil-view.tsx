@@ -4,11 +4,14 @@ import { ladders, pupilRecord } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { count } from "../../words";
+import { texts } from "../../words/texts";
 import { AttemptsOfPupil } from "./attempts-of-pupil";
 import { DataOfPupil } from "./data-of-pupil";
 import { LadderOfPupil } from "./ladder-of-pupil";
 import { Matters } from "./matters";
 import { SaidAndSeen } from "./said-and-seen";
+
+const t = texts("pupils");
 
 /** One pupil: rungs climbed, bests, and every attempt. */
 export function PupilView() {
@@ -18,7 +21,7 @@ export function PupilView() {
   const catalogue = useQuery(ladders);
   const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!record.data || !catalogue.data) return <Loading what="the pupil's page" />;
+  if (!record.data || !catalogue.data) return <Loading what={t("pupilView.thePupilsPage")} />;
   const { details } = record.data;
   const mayChange = all.find((c) => c.id === record.data.classId)?.mayChange;
   const { rounds, days, completedRun } = record.data;
@@ -36,7 +39,7 @@ export function PupilView() {
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="mr-auto">{record.data.name}</h1>
         <Link className="btn btn-small no-underline print:hidden" to={`/pupils/${record.data.pupilId}/family`}>
-          A page for the family
+          {t("pupilView.aPageForThe")}
         </Link>
       </div>
       <p className="mt-1 text-soft">
@@ -47,14 +50,18 @@ export function PupilView() {
         {details.adaptation && ` · ${details.adaptation}`}
       </p>
       {rounds === 0 && record.data.ladders.length === 0 ? (
-        <Empty title="No tries yet">
-          <p>What is scored in a run stands here.</p>
+        <Empty title={t("pupilView.noTriesYet")}>
+          <p>{t("pupilView.whatIsScoredIn")}</p>
         </Empty>
       ) : (
         <>
           <p className="my-4 text-lg">
-            {count(done.length, "challenge", "challenges")} completed in {count(rounds, "round", "rounds")} on{" "}
-            {count(days, "day", "days")}; {count(movedMin, "minute", "minutes")} of work by the clock.
+            {t("pupilView.completedInOnOf", {
+              count: count(done.length, "challenge", "challenges"),
+              count2: count(rounds, "round", "rounds"),
+              count3: count(days, "day", "days"),
+              count4: count(movedMin, "minute", "minutes"),
+            })}
             {completedRun > 1 && ` On each of the last ${completedRun} days a challenge was completed.`}
           </p>
           <Matters record={record.data} catalogue={catalogue.data} />

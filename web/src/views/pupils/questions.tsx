@@ -2,9 +2,12 @@ import { Link } from "react-router";
 import type { ClassRecord, Found, Ladder } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { count, day, side } from "../../words";
+import { texts } from "../../words/texts";
 import { certainty, question, sureness } from "../../words-record";
 import { GroupBlock } from "./group-block";
 import { PutAll } from "./put-all";
+
+const t = texts("pupils");
 
 export type Asked = Found["question"];
 
@@ -21,7 +24,7 @@ export function QuestionBar({
   onAsk: (q: Asked | undefined) => void;
 }) {
   return (
-    <fieldset className="mb-4 flex flex-wrap gap-1.5 print:hidden" aria-label="Questions">
+    <fieldset className="mb-4 flex flex-wrap gap-1.5 print:hidden" aria-label={t("questions.questions")}>
       {all.map((q) => {
         const mine = record.found.filter((f) => f.question === q);
         const pupils = new Set(mine.map((f) => f.pupilId)).size;
@@ -36,7 +39,9 @@ export function QuestionBar({
             {question[q].ask}{" "}
             <span className="clock opacity-75">
               {pupils}
-              {mine.length > pupils && <span className="text-sm"> ({mine.length} challenges)</span>}
+              {mine.length > pupils && (
+                <span className="text-sm"> {t("questions.challenges", { length: mine.length })}</span>
+              )}
             </span>
           </button>
         );

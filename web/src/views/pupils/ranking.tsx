@@ -7,6 +7,9 @@ import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
 import { count } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("pupils");
 
 const orders = {
   GAIN: "by growth against their own first round",
@@ -23,21 +26,18 @@ export function RankingSheet({ record }: { record: ClassRecord }) {
   return (
     <>
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        In order
+        {t("ranking.inOrder")}
       </button>
       <Sheet title={`${record.className} in order`} open={open} onOpenChange={setOpen}>
-        <p className="mb-3 text-soft">
-          For you, not for the wall. Growth is how much better each one’s bests are than their own first rounds: half of
-          their challenges grew by more, half by less.
-        </p>
+        <p className="mb-3 text-soft">{t("ranking.forYouNotFor")}</p>
         <Choice
-          label="Order"
+          label={t("ranking.order")}
           value={by}
           options={(Object.keys(orders) as (keyof typeof orders)[]).map((v) => ({ value: v, text: orders[v] }))}
           onChange={setBy}
         />
         {ranked.isLoadingError && <Failed error={ranked.error} again={() => ranked.refetch()} />}
-        {ranked.isLoading && <Loading what="the order" />}
+        {ranked.isLoading && <Loading what={t("ranking.theOrder")} />}
         {ranked.data && (
           <ol className="mt-3" data-testid="ranking">
             {ranked.data.map((r) => (
@@ -47,8 +47,8 @@ export function RankingSheet({ record }: { record: ClassRecord }) {
                   {name(r.pupilId)}
                 </Link>
                 <span className="text-soft">
-                  {r.gain === null ? "nothing tried twice yet" : `grew by ${Math.round(r.gain * 100)} %`} ·{" "}
-                  {r.completed} completed · {count(r.rounds, "round", "rounds")}
+                  {r.gain === null ? "nothing tried twice yet" : `grew by ${Math.round(r.gain * 100)} %`}{" "}
+                  {t("ranking.completed", { completed: r.completed, count: count(r.rounds, "round", "rounds") })}
                 </span>
               </li>
             ))}

@@ -4,10 +4,13 @@ import { readiness, skillFigures } from "../../api/queries";
 import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
 import { school } from "../../words-record";
 import { Num } from "../ladders/form-bits";
 import { learntFrom } from "./learnt-from";
 import { Refused, useSend } from "./use-send";
+
+const t = texts("pupils");
 
 const standard: Record<Readiness["standard"], string> = {
   OWN_GATE: "Each rung by its own gate: met in half of the rounds",
@@ -33,7 +36,7 @@ export function ReadinessSheet({ classId, className }: { classId: string; classN
   return (
     <>
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        How we decide
+        {t("readinessSheet.howWeDecide")}
       </button>
       <Sheet title={`Who goes up in ${className}`} open={open} onOpenChange={setOpen}>
         {open && <Form classId={classId} onDone={() => setOpen(false)} />}
@@ -68,17 +71,15 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
   return (
     <div className="space-y-3">
       <Choice
-        label="School of readiness"
+        label={t("readinessSheet.schoolOfReadiness")}
         value={how.school}
         options={(Object.keys(school) as Readiness["school"][]).map((s) => ({ value: s, text: school[s].name }))}
         onChange={(s) => setHow({ ...how, school: s })}
       />
-      <p className="text-soft">
-        {school[how.school].about}. What the others say stands beside it on each pupil’s page.
-      </p>
+      <p className="text-soft">{t("readinessSheet.whatTheOthersSay", { about: school[how.school].about })}</p>
       <div className="flex flex-col gap-2">
         <Choice
-          label="Held at"
+          label={t("readinessSheet.heldAt")}
           value={how.standard}
           options={(Object.keys(standard) as Readiness["standard"][]).map((v) => ({ value: v, text: standard[v] }))}
           onChange={(v) => setHow({ ...how, standard: v })}
@@ -90,7 +91,7 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
       <Learnt />
       <Refused problem={problem} shown={Object.keys(how).map((f) => `readiness.${f}`)} />
       <button type="button" className="btn btn-main" onClick={keep}>
-        Keep it
+        {t("readinessSheet.keepIt")}
       </button>
     </div>
   );

@@ -4,6 +4,9 @@ import type { Brought } from "../../api/types";
 import { BringFile } from "../../ui/bring-file";
 import { Sheet } from "../../ui/sheet";
 import { count } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("pupils");
 
 /** A class's results out as a file and in again; and everything else out. */
 export function ResultsSheet({
@@ -20,12 +23,12 @@ export function ResultsSheet({
   return (
     <>
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        Results in and out
+        {t("resultsSheet.resultsInAndOut")}
       </button>
       <Sheet title={`Results of ${className}`} open={open} onOpenChange={setOpen} wide>
         <p>
           <a className="btn no-underline" href={`/api/classes/${classId}/results.csv`} download>
-            Save all results as CSV
+            {t("resultsSheet.saveAllResultsAs")}
           </a>
         </p>
         {mayChange && (
@@ -45,17 +48,14 @@ export function ResultsSheet({
         )}
         {mayChange && (
           <section className="mt-6 border-t border-rule pt-3">
-            <h3>Everything of all your classes</h3>
-            <p className="mt-1 text-soft">
-              Class lists, lessons, runs, results, corrections and words, with rooms, kit and your own ladders. Keep the
-              file where children’s data may be kept.
-            </p>
+            <h3>{t("resultsSheet.everythingOfAllYour")}</h3>
+            <p className="mt-1 text-soft">{t("resultsSheet.classListsLessonsRuns")}</p>
             <p className="mt-2 flex flex-wrap gap-2">
               <a className="btn btn-small no-underline" href="/api/export.json" download>
-                Save as JSON
+                {t("resultsSheet.saveAsJson")}
               </a>
               <a className="btn btn-small no-underline" href="/api/export.zip" download>
-                Save the tables as CSV (zip)
+                {t("resultsSheet.saveTheTablesAs")}
               </a>
             </p>
           </section>

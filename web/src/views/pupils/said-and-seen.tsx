@@ -1,5 +1,8 @@
 import type { Ladder, PupilRecord } from "../../api/types";
 import { day, ownWord } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("pupils");
 
 const FIRST_SHOWN = 20;
 
@@ -8,7 +11,7 @@ export function SaidAndSeen({ record, catalogue }: { record: PupilRecord; catalo
   if (record.remarks.length === 0) return null;
   return (
     <section className="mt-9">
-      <h2>Said and seen</h2>
+      <h2>{t("saidAndSeen.saidAndSeen")}</h2>
       <ul className="mt-2">
         {[...record.remarks]
           .reverse()
@@ -23,11 +26,13 @@ export function SaidAndSeen({ record, catalogue }: { record: PupilRecord; catalo
                 <span className="clock w-28 text-soft">{day(r.on)}</span>
                 {r.kind === "FAULT" ? (
                   <span>
-                    Seen: {fault?.seen ?? r.note}. {fault && <span className="text-soft">Cue: {fault.mend}</span>}
+                    {t("saidAndSeen.seen")} {fault?.seen ?? r.note}.{" "}
+                    {fault && <span className="text-soft">{t("saidAndSeen.cue", { mend: fault.mend })}</span>}
                   </span>
                 ) : (
                   <span>
-                    Said “{word}” {r.kind === "SAID" && <span className="text-soft">after free combining</span>}
+                    {t("saidAndSeen.said", { word })}{" "}
+                    {r.kind === "SAID" && <span className="text-soft">{t("saidAndSeen.afterFreeCombining")}</span>}
                   </span>
                 )}
                 <span className="text-soft">{ladder?.name}</span>

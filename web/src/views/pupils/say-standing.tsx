@@ -2,8 +2,11 @@ import { useState } from "react";
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
 import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
+
+const t = texts("pupils");
 
 /** The teacher's word on where a pupil stands: one press to follow the advice, or any rung with a reason. It is kept with its day. */
 export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder: Ladder; record: PupilRecord }) {
@@ -21,26 +24,31 @@ export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder
     <p className="mt-2 flex flex-wrap gap-2 print:hidden">
       {follow && (
         <button type="button" className="btn btn-small btn-main" onClick={() => say(follow, "as advised")}>
-          Put on rung {numberOf(follow)}
+          {t("sayStanding.putOnRung", { numberOf: numberOf(follow) })}
         </button>
       )}
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {follow ? "Another rung" : "Put on a rung"}
       </button>
       <Sheet title={`Where ${record.name} stands on “${ladder.name}”`} open={open} onOpenChange={setOpen}>
-        <p className="mb-3 text-soft">
-          Your word holds until you say otherwise. Plans that put each on their own rung use it.
-        </p>
+        <p className="mb-3 text-soft">{t("sayStanding.yourWordHoldsUntil")}</p>
         <Choice
-          label="Rung"
+          label={t("sayStanding.rung")}
           value={rungId}
           options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
           onChange={setRungId}
         />
-        <Box label="Why" field="reason" kind="line" value={reason} problem={problem} onChange={setReason} />
+        <Box
+          label={t("sayStanding.why")}
+          field="reason"
+          kind="line"
+          value={reason}
+          problem={problem}
+          onChange={setReason}
+        />
         <Refused problem={problem} shown={["reason"]} />
         <button type="button" className="btn btn-main mt-4" onClick={() => say(rungId, reason)}>
-          Keep it
+          {t("sayStanding.keepIt")}
         </button>
       </Sheet>
     </p>

@@ -6,8 +6,11 @@ import { daysBefore } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, day } from "../../words";
+import { texts } from "../../words/texts";
 import { Box } from "./box";
 import { completed } from "./found-in";
+
+const t = texts("pupils");
 
 const TERM_DAYS = 126;
 
@@ -23,27 +26,30 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
   return (
     <div data-testid="term">
       <p className="mb-3 flex flex-wrap gap-3 print:hidden">
-        <Box label="From" field="from" kind="date" value={from} problem={undefined} onChange={setFrom} />
-        <Box label="To" field="to" kind="date" value={to} problem={undefined} onChange={setTo} />
+        <Box label={t("term.from")} field="from" kind="date" value={from} problem={undefined} onChange={setFrom} />
+        <Box label={t("term.to")} field="to" kind="date" value={to} problem={undefined} onChange={setTo} />
       </p>
       {to < from && (
         <p role="alert" className="mb-3 font-semibold">
-          “To” must be {day(from)} or later.
+          {t("term.toMustBeOr", { day: day(from) })}
         </p>
       )}
       <p className="mb-4 text-lg">
-        {from && day(from)} to {to && day(to)}: {count(done.length, "challenge", "challenges")} completed by{" "}
-        {count(record.pupils.length, "pupil", "pupils")}
+        {from && day(from)} {t("term.to2")} {to && day(to)}
+        {t("term.completedBy", {
+          count: count(done.length, "challenge", "challenges"),
+          count2: count(record.pupils.length, "pupil", "pupils"),
+        })}
         {days.data &&
           `; ${Math.round(moved / 60)} minutes of counted work by the clock for each, on ${count(days.data.length, "day", "days")}`}
         .
       </p>
       <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
         <section>
-          <h2>What was taught when</h2>
+          <h2>{t("term.whatWasTaughtWhen")}</h2>
           {days.isLoadingError && <Failed error={days.error} again={() => days.refetch()} />}
-          {days.isLoading && <Loading what="what was taught" />}
-          {days.data?.length === 0 && <p className="text-soft">Nothing was recorded between these days.</p>}
+          {days.isLoading && <Loading what={t("term.whatWasTaught")} />}
+          {days.data?.length === 0 && <p className="text-soft">{t("term.nothingWasRecordedBetween")}</p>}
           <table className="mt-1 w-full border-collapse text-[0.95rem]">
             <tbody>
               {days.data?.map((d) => (
@@ -58,7 +64,7 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
                       .join(", ")}
                   </td>
                   <td className="clock text-right whitespace-nowrap text-soft">
-                    {d.pupils} there, {Math.round(d.movedSecPerPupil / 60)} min
+                    {t("term.thereMin", { pupils: d.pupils, round: Math.round(d.movedSecPerPupil / 60) })}
                   </td>
                 </tr>
               ))}
@@ -66,10 +72,8 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
           </table>
         </section>
         <section>
-          <h2>How they stand now</h2>
-          <p className="text-soft">
-            How many pupils stand on each rung; in brackets how many completed it between these days.
-          </p>
+          <h2>{t("term.howTheyStandNow")}</h2>
+          <p className="text-soft">{t("term.howManyPupilsStand")}</p>
           <ul className="mt-1">
             {tried.map((l) => (
               <li key={l.id} className="border-b border-rule py-1.5">
@@ -92,7 +96,7 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
       </div>
       <p className="mt-4 print:hidden">
         <button type="button" className="btn btn-small" onClick={() => window.print()}>
-          Print
+          {t("term.print")}
         </button>
       </p>
     </div>

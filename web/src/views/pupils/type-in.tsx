@@ -4,9 +4,12 @@ import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { measure } from "../../words-ladders";
 import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
+
+const t = texts("pupils");
 
 const sidesOf = {
   NONE: ["NONE"],
@@ -76,26 +79,26 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
   return (
     <>
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        Type in a result
+        {t("typeIn.typeInAResult")}
       </button>
       <Sheet title={`A result of ${record.name}`} open={open} onOpenChange={setOpen}>
         <div className="space-y-3">
           <div className="flex flex-wrap gap-3">
             <Choice
-              label="Ladder"
+              label={t("typeIn.ladder")}
               value={ladderId}
               options={ladders.map((l) => ({ value: l.id, text: l.name }))}
               onChange={setLadderId}
             />
             <Choice
-              label="Rung"
+              label={t("typeIn.rung")}
               value={rung?.id ?? ""}
               options={(ladder?.rungs ?? []).map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
               onChange={setRungId}
             />
             {sides.length > 1 && (
               <Choice
-                label="Side"
+                label={t("typeIn.side")}
                 value={chosenSide ?? "NONE"}
                 options={sides.map((s) => ({ value: s as string, text: sideWord[s] }))}
                 onChange={setSide}
@@ -104,7 +107,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           </div>
           <p className="text-soft">{rung && `Counted: ${measure[rung.measure.type]}, ${rung.unit}. ${rung.counts}`}</p>
           <div className="flex flex-wrap gap-3">
-            <Box label="Day" field="on" kind="date" value={on} problem={problem} onChange={setOn} />
+            <Box label={t("typeIn.day")} field="on" kind="date" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
             {type === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
             {box("Misses, if counted", "misses")}
@@ -115,11 +118,12 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
             {box("With whom", "with", "words")}
           </div>
           <label className="flex items-center gap-2">
-            <input type="checkbox" checked={home} onChange={(e) => setHome(e.target.checked)} /> done at home
+            <input type="checkbox" checked={home} onChange={(e) => setHome(e.target.checked)} />{" "}
+            {t("typeIn.doneAtHome")}
           </label>
           <label className="flex items-center gap-2">
-            <input type="checkbox" checked={seen} onChange={(e) => setSeen(e.target.checked)} /> somebody of the school
-            saw it: it counts in full
+            <input type="checkbox" checked={seen} onChange={(e) => setSeen(e.target.checked)} />{" "}
+            {t("typeIn.somebodyOfTheSchool")}
           </label>
         </div>
         <Refused
@@ -127,7 +131,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           shown={["score", "hits", "misses", "workSec", "on", "ball", "distanceM", "target", "with"]}
         />
         <button type="button" className="btn btn-main mt-4" onClick={keep}>
-          Keep the result
+          {t("typeIn.keepTheResult")}
         </button>
       </Sheet>
     </>

@@ -1,7 +1,10 @@
 import { useState } from "react";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** Who is not here: two taps put a pupil aside, two bring a latecomer in. Nobody who is aside is asked for a number. */
 export function Aside({
@@ -17,10 +20,11 @@ export function Aside({
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
-        Who is here{away.size > 0 && ` (${away.size} away)`}
+        {t("aside.whoIsHere")}
+        {away.size > 0 && ` (${away.size} away)`}
       </button>
-      <Sheet title="Who is here" open={open} onOpenChange={setOpen} night wide>
-        <p className="text-mist">Press a name to put a pupil aside or to bring one in.</p>
+      <Sheet title={t("aside.whoIsHere")} open={open} onOpenChange={setOpen} night wide>
+        <p className="text-mist">{t("aside.pressANameTo")}</p>
         <ul className="mt-3 flex flex-wrap gap-2">
           {run.sheet.pupils.map((p) => {
             const gone = away.has(p.pupilId);

@@ -1,3 +1,6 @@
+import { texts } from "../../words/texts";
+
+const t = texts("run");
 /** What is called now, as large as it can be; a new call comes in with a flash of its edge, and says its number for whoever looks up late. */
 export function CalledWord({
   word,
@@ -16,7 +19,9 @@ export function CalledWord({
       data-testid="called"
     >
       {word}
-      <span className="ml-3 align-middle font-text text-[0.3em] font-normal text-mist">call {number + 1}</span>
+      <span className="ml-3 align-middle font-text text-[0.3em] font-normal text-mist">
+        {t("calledWord.call", { value: number + 1 })}
+      </span>
     </p>
   );
 }

@@ -4,6 +4,7 @@ import { against } from "../../api/queries";
 import type { Crew, Run, RunEvent } from "../../api/types";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { Dial, type DialTarget } from "./dial";
 import { ladderInForce } from "./in-force";
 import { is, type Played, roundsOfTurn, type Tally } from "./log";
@@ -14,6 +15,8 @@ import { askedOf, resultOf, rungIn } from "./result-of";
 import { blockName, roundName, turnName } from "./round-name";
 import { sharedNow } from "./shared-clock";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** All numbers of a turn in spot order: type, Enter, next. Taps are there already; whoever forgot is left out and asked again. */
 export function Collect({
@@ -115,7 +118,7 @@ export function Collect({
   return (
     <form
       ref={form}
-      aria-label="Collect the numbers"
+      aria-label={t("collect.collectTheNumbers")}
       className="border-t-4 border-chalk pt-3"
       onSubmit={(e) => e.preventDefault()}
       onKeyDown={(e) => e.key === "Escape" && onClose()}
@@ -133,7 +136,11 @@ export function Collect({
           </p>
           <h2>{one ? [...questions][0] : "Each on their own rung: the question is beside each name."}</h2>
         </div>
-        {one && <span className="text-mist">Counts: {rungHere?.counts}</span>}
+        {one && (
+          <span className="text-mist">
+            {t("collect.counts")} {rungHere?.counts}
+          </span>
+        )}
         <span className="ml-auto flex flex-wrap gap-2">
           {undone.length > 0 && (
             <button
@@ -143,7 +150,7 @@ export function Collect({
                 for (const a of undone) tell(a.r, a.crew, a.pupilId, reps ?? 0, null);
               }}
             >
-              All others did {reps}
+              {t("collect.allOthersDid")} {reps}
             </button>
           )}
           <button
@@ -151,15 +158,16 @@ export function Collect({
             className="btn btn-small"
             aria-pressed={trial}
             onClick={markTrial}
-            title="A trial is kept, and is nobody's first or best"
+            title={t("collect.aTrialIsKept")}
           >
             {trial ? "A trial: nobody’s best" : "It was a trial"}
           </button>
           <button type="button" className="btn btn-small" aria-pressed={dial} onClick={() => setDial(!dial)}>
-            Dial
+            {t("collect.dial")}
           </button>
           <button type="button" className="btn btn-small" data-after onClick={onClose}>
-            Done <kbd className="hidden text-sm font-normal opacity-75 sm:inline">esc</kbd>
+            {t("collect.done")}{" "}
+            <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{t("collect.esc")}</kbd>
           </button>
         </span>
       </div>
@@ -235,7 +243,7 @@ export function Collect({
       )}
       {others.length > 0 && (
         <p className="mt-3 flex flex-wrap items-center gap-2">
-          <span className="text-mist">Numbers still missing:</span>
+          <span className="text-mist">{t("collect.numbersStillMissing")}</span>
           {others.map((r) => (
             <button key={r} type="button" className="btn btn-small whitespace-normal!" onClick={() => onChoose(r)}>
               {roundName(run, r, played)}

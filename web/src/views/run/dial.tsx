@@ -1,3 +1,6 @@
+import { texts } from "../../words/texts";
+
+const say = texts("run");
 /** What the dial types into: the number that has the focus. */
 export type DialTarget = { digit: (d: string) => void; erase: () => void; enter: () => void };
 
@@ -24,7 +27,7 @@ export function Dial({ to }: { to: () => DialTarget | null }) {
   return (
     <fieldset
       className="grid h-fit w-full grid-cols-6 gap-1.5 sm:sticky sm:top-3 sm:w-48 sm:grid-cols-3"
-      aria-label="Dial"
+      aria-label={say("dial.dial")}
     >
       {DIGITS.map((d) => key(d, d, (t) => t.digit(d)))}
       {key("⌫", "Erase", (t) => t.erase())}

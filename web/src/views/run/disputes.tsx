@@ -1,9 +1,12 @@
 import type { Run } from "../../api/types";
+import { texts } from "../../words/texts";
 import { thisDevice } from "./device";
 import type { Dispute, Played } from "./log";
 import { viewOf } from "./measures";
 import { rungIn } from "./result-of";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** More at once would push the pads off the screen. */
 const SHOWN = 2;
@@ -23,7 +26,7 @@ export function Disputes({
   if (disputes.length === 0) return null;
   const { segments, blocks } = run.sheet.script;
   return (
-    <ul className="space-y-1.5 border-l-8 border-[#e0b84a] bg-dusk p-3" aria-label="Counted twice">
+    <ul className="space-y-1.5 border-l-8 border-[#e0b84a] bg-dusk p-3" aria-label={t("disputes.countedTwice")}>
       {disputes.slice(0, SHOWN).map((d) => {
         const segment = segments[d.segment];
         const ladder = run.sheet.ladders.find((l) => l.id === blocks[segment?.block ?? 0]?.ladderId);
@@ -34,7 +37,8 @@ export function Disputes({
         return (
           <li key={`${d.segment}/${d.take}/${d.pupilId}`} className="flex flex-wrap items-center gap-2.5">
             <span>
-              <strong>{name}</strong>, {ladder?.name}, was counted on two devices. Whose count stands?
+              <strong>{name}</strong>, {ladder?.name}
+              {t("disputes.wasCountedOnTwo")}
             </span>
             {d.by.map((c) => (
               <button
@@ -60,7 +64,9 @@ export function Disputes({
           </li>
         );
       })}
-      {disputes.length > SHOWN && <li className="text-mist">and {disputes.length - SHOWN} more</li>}
+      {disputes.length > SHOWN && (
+        <li className="text-mist">{t("disputes.andMore", { value: disputes.length - SHOWN })}</li>
+      )}
     </ul>
   );
 }

@@ -1,12 +1,15 @@
 import type { Run, RunScript, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { blockKind, caution, clock, count, modifier, sideCall, timeAbout } from "../../words";
+import { texts } from "../../words/texts";
 import { calledNow } from "./called";
 import { CalledWord } from "./called-word";
 import { changeOf, changeWord } from "./calls";
 import { ladderInForce } from "./in-force";
 import { type Played, type Position, roundAt } from "./log";
 import { rungOfSet } from "./rung-of-set";
+
+const t = texts("run");
 
 export const kindWord: Record<Segment["kind"], string> = {
   SETUP: "Set up",
@@ -87,7 +90,7 @@ export function Face({
       {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
       {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
         <p className="mt-1 text-mist">
-          {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} Take care:{" "}
+          {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} {t("face.takeCare")}{" "}
           {ladder?.cautions.map((c) => caution[c]).join(" ")}
         </p>
       ) : (
@@ -95,8 +98,9 @@ export function Face({
         turn &&
         turn.waiting.length > 0 && (
           <p className="mt-1 flex items-center gap-2 text-lg">
-            <FamilyGlyph family={quiet.family} size={20} /> Quiet task, {count(turn.waiting.length, "pupil", "pupils")}:{" "}
-            {quiet.name}, {quietRung?.name.toLowerCase()}
+            <FamilyGlyph family={quiet.family} size={20} />{" "}
+            {t("face.quietTask", { count: count(turn.waiting.length, "pupil", "pupils"), name: quiet.name })}{" "}
+            {quietRung?.name.toLowerCase()}
           </p>
         )
       )}

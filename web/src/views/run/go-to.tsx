@@ -2,8 +2,11 @@ import { useState } from "react";
 import type { Run, Segment } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { type Played, roundStart } from "./log";
 import { blockName } from "./round-name";
+
+const t = texts("run");
 
 /** Any block or round, reached at once: what lies before is skipped, what was there already is begun anew. */
 export function GoTo({
@@ -27,13 +30,10 @@ export function GoTo({
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
-        Go to
+        {t("goTo.goTo")}
       </button>
-      <Sheet title="Go to" open={open} onOpenChange={setOpen} night wide>
-        <p className="text-mist">
-          Forward skips what lies between: skipped rounds are not missing. Back begins the round anew: what was scored
-          there stays beside it.
-        </p>
+      <Sheet title={t("goTo.goTo")} open={open} onOpenChange={setOpen} night wide>
+        <p className="text-mist">{t("goTo.forwardSkipsWhatLies")}</p>
         <ol className="mt-3 space-y-3">
           {blocks.map((block, b) => {
             const mine = segments.filter((s) => s.block === b && s.kind !== "TRANSITION");
@@ -49,7 +49,9 @@ export function GoTo({
                   onClick={() => go(first.index)}
                 >
                   {blockName(run, b)}
-                  {rounds.length === 1 && playedAt(rounds[0]) && <span className="font-normal"> · played</span>}
+                  {rounds.length === 1 && playedAt(rounds[0]) && (
+                    <span className="font-normal"> {t("goTo.played")}</span>
+                  )}
                 </button>
                 {rounds.length > 1 && (
                   <span className="mt-1 flex flex-wrap gap-1.5">
@@ -69,7 +71,7 @@ export function GoTo({
                           onClick={() => go(roundStart(segments, r.index))}
                         >
                           {words.join(", ") || "round"}
-                          {playedAt(r) && <span className="text-mist"> · played</span>}
+                          {playedAt(r) && <span className="text-mist"> {t("goTo.played")}</span>}
                         </button>
                       );
                     })}

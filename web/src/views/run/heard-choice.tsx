@@ -1,5 +1,8 @@
 import { useState } from "react";
+import { texts } from "../../words/texts";
 import { keepHeard, type Sounder } from "./calls";
+
+const t = texts("run");
 
 /** Tones and speech, each on or off; kept on this device. */
 export function HeardChoice({ sounder }: { sounder: Sounder }) {
@@ -18,7 +21,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.tones}
         onClick={() => set({ ...heard, tones: !heard.tones })}
       >
-        Tones {heard.tones ? "on" : "off"}
+        {t("heardChoice.tones")} {heard.tones ? "on" : "off"}
       </button>
       <button
         type="button"
@@ -26,7 +29,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.speech}
         onClick={() => set({ ...heard, speech: !heard.speech })}
       >
-        Voice {heard.speech ? "on" : "off"}
+        {t("heardChoice.voice")} {heard.speech ? "on" : "off"}
       </button>
       <button
         type="button"
@@ -34,7 +37,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.beat}
         onClick={() => set({ ...heard, beat: !heard.beat })}
       >
-        Beat {heard.beat ? "on" : "off"}
+        {t("heardChoice.beat")} {heard.beat ? "on" : "off"}
       </button>
     </span>
   );

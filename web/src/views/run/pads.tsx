@@ -1,5 +1,6 @@
 import { useEffect, useRef } from "react";
 import type { Crew, Run, Segment, Tap } from "../../api/types";
+import { texts } from "../../words/texts";
 import { thisDevice } from "./device";
 import { ladderInForce } from "./in-force";
 import { type Played, roundAt, type Tally, tallyKey } from "./log";
@@ -11,6 +12,8 @@ import { Rungs } from "./rungs";
 import { sharedNow } from "./shared-clock";
 import type { useRun } from "./use-run";
 import { WhomToWatch } from "./whom-to-watch";
+
+const say = texts("run");
 
 /** Keys for pads, in the order of the pads; none of them is a command. */
 const PAD_KEYS = ["q", "w", "e", "r", "t", "y", "u", "i", "o", "z", "x", "c"];
@@ -97,7 +100,7 @@ export function Pads({
   }, []);
 
   if (!turn || !block || !ladder) return null;
-  if (!block.counted) return <p className="text-mist">Nothing is counted here.</p>;
+  if (!block.counted) return <p className="text-mist">{say("pads.nothingIsCountedHere")}</p>;
   const planned = rungOfSet(block, work.set);
   const main = ladder.rungs.find((r) => r.id === planned);
   // What is drawn to be pointed at needs half the width.
@@ -106,7 +109,7 @@ export function Pads({
     return rung && viewOf(rung.measure).drawn;
   });
   return (
-    <section aria-label="Pads" data-block={work.block} className="space-y-3">
+    <section aria-label={say("pads.pads")} data-block={work.block} className="space-y-3">
       {shown.length > 0 && (
         <ul className={`grid gap-3 ${drawnOn ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
           {shown.map((crew, i) => {
@@ -155,8 +158,8 @@ export function Pads({
       <div>
         {main && (
           <p className="text-mist">
-            <strong className="text-chalk">Counts:</strong> {main.counts} <strong className="text-chalk">Not:</strong>{" "}
-            {main.countsNot}
+            <strong className="text-chalk">{say("pads.counts")}</strong> {main.counts}{" "}
+            <strong className="text-chalk">{say("pads.not")}</strong> {main.countsNot}
           </p>
         )}
         <WhomToWatch run={run} block={work.block} away={played.away} watched={watched} onWatch={onWatch} />

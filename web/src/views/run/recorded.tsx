@@ -6,11 +6,14 @@ import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, seconds, side as sideWord } from "../../words";
+import { texts } from "../../words/texts";
 import { matchSaid } from "./measures/match/said";
 import { rungOfSet } from "./rung-of-set";
 import { forget } from "./store";
 import { TypedIn } from "./typed-in";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** What the server recorded of a finished run. */
 export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; takeBack: () => void }) {
@@ -30,36 +33,36 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
   if (unsent > 0 && !saved.data?.state.finished)
     return (
       <p role="status" className="p-10 text-xl">
-        {count(unsent, "tap is", "taps are")} kept on this device and will be sent as soon as the server answers. You
-        can leave this page and come back.
+        {t("recorded.keptOnThisDevice", { count: count(unsent, "tap is", "taps are") })}
       </p>
     );
   if (saved.isLoadingError) return <Failed error={saved.error} again={() => saved.refetch()} />;
-  if (!saved.data?.state.finished) return <Loading what="what was recorded" />;
+  if (!saved.data?.state.finished) return <Loading what={t("recorded.whatWasRecorded")} />;
   const { results, touchesPerPupil } = saved.data.state;
   const { script, ladders, pupils, lessonName, className } = saved.data.sheet;
   const newly = saved.data.completed;
   const pupilsIn = new Set(results.map((r) => r.pupilId));
   return (
     <div className="mx-auto max-w-5xl px-6 py-8" data-testid="recorded">
-      <h1>
-        Recorded: {lessonName}, {className}
-      </h1>
+      <h1>{t("recorded.recorded", { lessonName, className })}</h1>
       <p className="mt-2 text-lg">
-        {count(results.length, "result", "results")} of {count(pupilsIn.size, "pupil", "pupils")}.
+        {t("recorded.of", {
+          count: count(results.length, "result", "results"),
+          count2: count(pupilsIn.size, "pupil", "pupils"),
+        })}
         {touchesPerPupil > 0 && ` ${count(touchesPerPupil, "touch", "touches")} a pupil were counted.`}
         {newly.length > 0 &&
           ` ${count(newly.length, "challenge was", "challenges were")} completed for the first time.`}
       </p>
       <p className="my-5 flex flex-wrap gap-3">
         <Link className="btn btn-main" to="/pupils">
-          Where everybody stands
+          {t("recorded.whereEverybodyStands")}
         </Link>
         <Link className="btn" to="/">
-          Today
+          {t("recorded.today")}
         </Link>
         <button type="button" className="btn" onClick={takeBack}>
-          Take back: go on running
+          {t("recorded.takeBackGoOn")}
         </button>
       </p>
       <TypedIn on={on} />

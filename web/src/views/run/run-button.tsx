@@ -5,6 +5,9 @@ import { api, type Problem } from "../../api/client";
 import { openRuns, run } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
+
+const t = texts("run");
 
 /** Begins the run of a lesson, or goes on with the one that is open. */
 export function RunButton({
@@ -38,16 +41,15 @@ export function RunButton({
         disabled={disabled || begin.isPending}
         onClick={() => (stops > 0 ? setAsking(true) : begin.mutate())}
       >
-        Run it
+        {t("runButton.runIt")}
       </button>
-      <Sheet title="Run it as it is?" open={asking} onOpenChange={setAsking}>
+      <Sheet title={t("runButton.runItAsIt")} open={asking} onOpenChange={setAsking}>
         <p>
-          {stops === 1 ? "One finding stands" : `${stops} findings stand`} against this lesson: something does not fit
-          the room, the kit or the bell, or is not safe as it is. Each has a press that mends it, in the plan.
+          {stops === 1 ? "One finding stands" : `${stops} findings stand`} {t("runButton.againstThisLessonSomething")}
         </p>
         <p className="mt-4 flex flex-wrap gap-3">
           <button type="button" className="btn btn-main" onClick={() => setAsking(false)}>
-            Look at the plan first
+            {t("runButton.lookAtThePlan")}
           </button>
           <button
             type="button"
@@ -57,7 +59,7 @@ export function RunButton({
               begin.mutate();
             }}
           >
-            Run it all the same
+            {t("runButton.runItAllThe")}
           </button>
         </p>
       </Sheet>

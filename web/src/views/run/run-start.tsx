@@ -4,7 +4,10 @@ import { lessons, openRuns } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { day } from "../../words";
+import { texts } from "../../words/texts";
 import { RunButton } from "./run-button";
+
+const t = texts("run");
 
 /** Which lesson to run. */
 export function RunStart() {
@@ -13,38 +16,38 @@ export function RunStart() {
   const all = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
   if (!chosen)
     return (
-      <Empty title="No class yet">
-        <p>A run needs a class and a lesson.</p>
+      <Empty title={t("runStart.noClassYet")}>
+        <p>{t("runStart.aRunNeedsA")}</p>
         <Link className="btn btn-main" to="/store">
-          Make the first class
+          {t("runStart.makeTheFirstClass")}
         </Link>
       </Empty>
     );
-  if (all.isPending || runs.isPending) return <Loading what="lessons" />;
+  if (all.isPending || runs.isPending) return <Loading what={t("runStart.lessons")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const newestFirst = [...all.data].reverse();
   return (
     <>
-      <h1>Run a lesson with {chosen.name}</h1>
+      <h1>{t("runStart.runALessonWith", { name: chosen.name })}</h1>
       {runs.data && runs.data.length > 0 && (
         <ul className="mt-4 space-y-2">
           {runs.data.map((r) => (
             <li key={r.id} className="flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-3">
               <span className="mr-auto">
-                <strong>{r.lessonName}</strong> with {r.className} is running.
+                <strong>{r.lessonName}</strong> {t("runStart.withIsRunning", { className: r.className })}
               </span>
               <Link className="btn btn-main btn-small" to={`/run/${r.id}`}>
-                Go on with it
+                {t("runStart.goOnWithIt")}
               </Link>
             </li>
           ))}
         </ul>
       )}
       {newestFirst.length === 0 ? (
-        <Empty title="No lesson yet">
-          <p>Plan one first.</p>
+        <Empty title={t("runStart.noLessonYet")}>
+          <p>{t("runStart.planOneFirst")}</p>
           <Link className="btn btn-main" to="/plan">
-            Plan a lesson
+            {t("runStart.planALesson")}
           </Link>
         </Empty>
       ) : (
@@ -55,9 +58,7 @@ export function RunStart() {
               <Link to={`/plan/${l.id}`} className="mr-auto font-semibold">
                 {l.name}
               </Link>
-              <span className="text-soft">
-                {l.spaceName} · {l.minutes} min
-              </span>
+              <span className="text-soft">{t("runStart.min", { spaceName: l.spaceName, minutes: l.minutes })}</span>
               <RunButton lessonId={l.id} small />
             </li>
           ))}

@@ -6,6 +6,7 @@ import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
 
 import { useOnDevice } from "../../ui/use-on-device";
+import { texts } from "../../words/texts";
 import { Aside } from "./aside";
 import { callNow, callsOf, changeOf, Sounder } from "./calls";
 import { Collect } from "./collect";
@@ -28,6 +29,8 @@ import { useNow, useRun } from "./use-run";
 import { useSounds } from "./use-sounds";
 import { WallLink } from "./wall-link";
 
+const t = texts("run");
+
 /** The hand face of a run: clock, cue, pads in the round, numbers in the rest. */
 export function RunView() {
   const { id = "" } = useParams();
@@ -37,7 +40,7 @@ export function RunView() {
       {on.error ? (
         <Failed error={on.error} again={on.load} />
       ) : !on.run || !on.played ? (
-        <Loading what="the run" />
+        <Loading what={t("runView.theRun")} />
       ) : on.played.finished ? (
         <Recorded on={on} takeBack={() => takeBackFinish(on)} />
       ) : (
@@ -243,7 +246,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
           <Seen run={run} played={played} segment={segment} round={round} events={on.events} record={on.record} />
         )}
         {!segment && shownTurn === undefined && (
-          <p className="py-10 text-center text-2xl">The lesson is through. Finish it to record what was scored.</p>
+          <p className="py-10 text-center text-2xl">{t("runView.theLessonIsThrough")}</p>
         )}
       </div>
       <Lane
@@ -256,7 +259,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       <div className="run-bar flex flex-wrap items-center gap-2 sm:pb-2">
         <span className="run-first flex gap-2">
           <button type="button" className="btn btn-main min-w-28 flex-1" onClick={press.holdOrGo} disabled={!segment}>
-            {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>space</Key>
+            {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>{t("runView.space")}</Key>
           </button>
           <button
             type="button"
@@ -264,14 +267,14 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             onClick={press.stopAll}
             disabled={!segment || played.stopped}
           >
-            Stop all <Key>s</Key>
+            {t("runView.stopAll")} <Key>{t("runView.s")}</Key>
           </button>
         </span>
         <button type="button" className="btn" onClick={press.again} disabled={round < 0}>
-          Again <Key>←</Key>
+          {t("runView.again")} <Key>←</Key>
         </button>
         <button type="button" className="btn" onClick={press.next} disabled={!segment}>
-          Next <Key>→</Key>
+          {t("runView.next")} <Key>→</Key>
         </button>
         <button
           type="button"
@@ -279,26 +282,27 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
           onClick={press.endTurn}
           disabled={afterTurn(segments, position.segment) === undefined}
         >
-          End the turn
+          {t("runView.endTheTurn")}
         </button>
         <button type="button" className="btn" onClick={press.back} disabled={round < 1}>
-          Back a round
+          {t("runView.backARound")}
         </button>
         <GoTo run={run} played={played} at={position.segment} onGo={goTo} />
         {optionalNow && (
           <button type="button" className="btn" onClick={press.skipOptional}>
-            Skip the optional round
+            {t("runView.skipTheOptionalRound")}
           </button>
         )}
         <button type="button" className="btn" onClick={press.longer} disabled={!segment}>
-          + {EXTRA_SEC} s
+          {t("runView.s2", { EXTRASEC: EXTRA_SEC })}
         </button>
         <button type="button" className="btn" onClick={press.takeBack} disabled={on.events.length === 0}>
-          Take back <Key>⌫</Key>
+          {t("runView.takeBack")} <Key>⌫</Key>
         </button>
         {shownTurn === undefined && (missing.length > 0 || lastEnded !== undefined) && (
           <button type="button" className="btn" onClick={() => setCollecting(missing.at(-1) ?? lastEnded)}>
-            Collect{missing.length > 0 && ` (${missing.length} open)`}
+            {t("runView.collect")}
+            {missing.length > 0 && ` (${missing.length} open)`}
           </button>
         )}
         <Aside run={run} away={played.away} record={on.record} />
@@ -310,7 +314,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             aria-pressed={played.scoresOnWall}
             onClick={() => on.record({ type: "SCORES_ON_WALL", on: !played.scoresOnWall })}
           >
-            Scores on the wall {played.scoresOnWall ? "on" : "off"}
+            {t("runView.scoresOnTheWall")} {played.scoresOnWall ? "on" : "off"}
           </button>
         </WallLink>
         <span className="ml-auto flex items-center gap-4">
@@ -318,17 +322,17 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             {on.unsent === 0 ? "All saved" : `${on.unsent} kept here, not yet sent`}
           </span>
           <button type="button" className="btn" onClick={press.finish}>
-            Finish <Key>f</Key>
+            {t("runView.finish")} <Key>{t("runView.f")}</Key>
           </button>
         </span>
       </div>
       {on.refused && (
         <p role="alert" className="border-l-8 border-alert bg-dusk p-3">
-          <strong>{on.refused.title}.</strong> {on.refused.detail} Your taps stay on this device.{" "}
-          {on.refused.status === 401 && <Link to="/">Sign in again</Link>}
+          <strong>{on.refused.title}.</strong> {t("runView.yourTapsStayOn", { detail: on.refused.detail })}{" "}
+          {on.refused.status === 401 && <Link to="/">{t("runView.signInAgain")}</Link>}
         </p>
       )}
-      <Sheet title="Finish this run?" open={ending} onOpenChange={setEnding} night>
+      <Sheet title={t("runView.finishThisRun")} open={ending} onOpenChange={setEnding} night>
         <p>
           {missing.length > 0
             ? `${missing.length} ${missing.length === 1 ? "turn has" : "turns have"} numbers missing. You can finish all the same; what is there is recorded.`
@@ -344,10 +348,10 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
               setEnding(false);
             }}
           >
-            Finish and record
+            {t("runView.finishAndRecord")}
           </button>
           <button type="button" className="btn" onClick={() => navigate("/")}>
-            Leave it running
+            {t("runView.leaveItRunning")}
           </button>
         </p>
       </Sheet>

@@ -1,7 +1,10 @@
 import { useState } from "react";
 import type { Run, RunEvent, Segment } from "../../api/types";
+import { texts } from "../../words/texts";
 import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** After free combining: one word of each pupil, no score. */
 export function Said({
@@ -26,11 +29,8 @@ export function Said({
   const here = run.sheet.pupils.filter((p) => !played.away.has(p.pupilId));
   const said = here.filter((p) => wordOf(p.pupilId)).length;
   return (
-    <section aria-label="One word each">
-      <p className="text-mist">
-        No score. If you like, each says one word on what they made or how it felt; it stands on their page. {said} of{" "}
-        {here.length} said one.
-      </p>
+    <section aria-label={t("said.oneWordEach")}>
+      <p className="text-mist">{t("said.noScoreIfYou", { said, length: here.length })}</p>
       <ul className="mt-2 gap-x-8 sm:columns-2 lg:columns-3">
         {here.map((p) => (
           <li key={p.pupilId} className="flex break-inside-avoid items-center gap-2 border-b border-[#3a504d] py-1">

@@ -1,6 +1,9 @@
 import type { Run, RunEvent, Segment } from "../../api/types";
+import { texts } from "../../words/texts";
 import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** One press for a usual fault that is seen; it answers with the cue that mends it. A second press says whose it was. */
 export function Seen({
@@ -33,8 +36,8 @@ export function Seen({
     record({ ...lastSeen.what, pupilId: pupilId === lastSeen.what.pupilId ? null : pupilId });
   };
   return (
-    <section aria-label="Seen" className="mt-4 flex flex-wrap items-center gap-2">
-      <span className="text-mist">Seen:</span>
+    <section aria-label={t("seen.seen")} className="mt-4 flex flex-wrap items-center gap-2">
+      <span className="text-mist">{t("seen.seen2")}</span>
       {ladder.faults.map((f) => {
         const times = inBlock.filter((e) => e.what.faultId === f.id).length;
         return (
@@ -52,10 +55,10 @@ export function Seen({
       {last && (
         <>
           <p className="w-full text-xl" role="status" data-testid="next-cue">
-            Say: <strong>{last.mend}</strong>
+            {t("seen.say")} <strong>{last.mend}</strong>
           </p>
           <p className="flex w-full flex-wrap items-center gap-1.5 text-sm">
-            <span className="text-mist">Whose was it, if it is to stand on a page:</span>
+            <span className="text-mist">{t("seen.whoseWasItIf")}</span>
             {working
               .filter((w) => !played.away.has(w))
               .map((w) => (

@@ -1,10 +1,13 @@
 import { useState } from "react";
 import { Choice } from "../../ui/choice";
+import { texts } from "../../words/texts";
 import { Collect } from "./collect";
 import { turnsEnded } from "./log";
 import { missingIn } from "./missing";
 import { roundName } from "./round-name";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 const NONE = "none";
 
@@ -21,14 +24,14 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
     return `${roundName(run, r, played)}${open > 0 ? ` (${open} missing)` : ""}`;
   };
   return (
-    <section className="mb-7 space-y-3" aria-label="Type in afterwards">
+    <section className="mb-7 space-y-3" aria-label={t("typedIn.typeInAfterwards")}>
       <p className="flex flex-wrap items-center gap-3">
         <span>{missing.length > 0 ? "Numbers are missing. Type in:" : "Every number is in. Change one of:"}</span>
         <Choice
-          label="The turn to type in"
+          label={t("typedIn.theTurnToType")}
           value={turn === undefined ? NONE : String(turn)}
           options={[
-            { value: NONE, text: "choose a turn" },
+            { value: NONE, text: t("typedIn.chooseATurn") },
             ...[...missing, ...turns.filter((r) => !missing.includes(r))].map((r) => ({
               value: String(r),
               text: named(r),
@@ -36,7 +39,7 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
           ]}
           onChange={(v) => setTurn(v === NONE ? undefined : Number(v))}
         />
-        <span className="text-mist">What is typed in now is marked as typed in afterwards.</span>
+        <span className="text-mist">{t("typedIn.whatIsTypedIn")}</span>
       </p>
       {turn !== undefined && (
         <Collect

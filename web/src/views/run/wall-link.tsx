@@ -4,6 +4,9 @@ import { api, Problem } from "../../api/client";
 import type { WallCode } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { timeOfDay } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("run");
 
 /** The wall face of this run: a link and a code for whoever stands at the projector; no sign-in, and only for so long. */
 export function WallLink({ runId, children }: { runId: string; children: ReactNode }) {
@@ -40,9 +43,9 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
           ask("POST");
         }}
       >
-        Wall, sound
+        {t("wallLink.wallSound")}
       </button>
-      <Sheet title="Wall face and sound" open={open} onOpenChange={setOpen} night>
+      <Sheet title={t("wallLink.wallFaceAndSound")} open={open} onOpenChange={setOpen} night>
         <div className="mb-5 flex flex-wrap items-center gap-3">{children}</div>
         {problem && (
           <p role="alert">
@@ -51,9 +54,9 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
         )}
         {!wall && !problem && (
           <p className="flex flex-wrap items-center gap-3">
-            The wall face is closed: no code opens it.
+            {t("wallLink.theWallFaceIs")}
             <button type="button" className="btn" onClick={() => ask("POST")}>
-              Open it again
+              {t("wallLink.openItAgain")}
             </button>
           </p>
         )}
@@ -68,31 +71,29 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
             />
             <div className="min-w-56 flex-1 space-y-3">
               <p>
-                Open{" "}
+                {t("wallLink.open")}{" "}
                 <a href={`/wall/${code}`} target="_blank" rel="noreferrer" data-testid="wall-link">
                   {address}
                 </a>{" "}
-                on the projector, or open <strong>{location.origin}/wall</strong> and type
+                {t("wallLink.onTheProjectorOr")} <strong>{t("wallLink.wall", { origin: location.origin })}</strong>{" "}
+                {t("wallLink.andType")}
               </p>
               <p className="digits text-6xl tracking-widest" data-testid="wall-code">
                 {code}
               </p>
               {["localhost", "127.0.0.1"].includes(location.hostname) && (
                 <p>
-                  Only this machine knows the name <strong>{location.hostname}</strong>. For another device open the
-                  application by this machine’s own address in the school’s network, and come here again.
+                  {t("wallLink.onlyThisMachineKnows")} <strong>{location.hostname}</strong>
+                  {t("wallLink.forAnotherDeviceOpen")}
                 </p>
               )}
-              <p className="text-mist">
-                It shows clock, cue and first names, no score unless you switch it on. It works while this run goes on,
-                at most until {timeOfDay(wall.untilMs)}.
-              </p>
+              <p className="text-mist">{t("wallLink.itShowsClockCue", { timeOfDay: timeOfDay(wall.untilMs) })}</p>
               <p className="flex flex-wrap gap-3">
                 <button type="button" className="btn btn-small" onClick={() => ask("PUT")}>
-                  Another code
+                  {t("wallLink.anotherCode")}
                 </button>
                 <button type="button" className="btn btn-small" onClick={close}>
-                  Close the wall face
+                  {t("wallLink.closeTheWallFace")}
                 </button>
               </p>
             </div>

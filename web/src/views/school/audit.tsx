@@ -4,6 +4,9 @@ import type { AuditEntry, Person } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { moment } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("school");
 
 const told: Record<AuditEntry["kind"], string> = {
   SET_UP: "made the first account",
@@ -34,29 +37,27 @@ const told: Record<AuditEntry["kind"], string> = {
 export function Audit() {
   const names = useQuery(people);
   const all = useInfiniteQuery(auditEntries);
-  if (all.isPending || names.isPending) return <Loading what="the audit" />;
+  if (all.isPending || names.isPending) return <Loading what={t("audit.theAudit")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   if (names.isLoadingError) return <Failed error={names.error} again={() => names.refetch()} />;
   const entries = all.data.pages.flat();
   return (
     <section>
-      <PartHead title="Audit">
+      <PartHead title={t("audit.audit")}>
         <a className="btn no-underline" href="/api/audit/audit.csv" download>
-          All of it as CSV
+          {t("audit.allOfItAs")}
         </a>
       </PartHead>
-      <p className="mt-2 text-soft">
-        Sign-ins, accounts, looks at and exports of a pupil’s data, kept 400 days. It names ids, never what was read.
-      </p>
-      {entries.length === 0 && <Empty title="Nothing yet">From now on it stands here.</Empty>}
+      <p className="mt-2 text-soft">{t("audit.signinsAccountsLooksAt")}</p>
+      {entries.length === 0 && <Empty title={t("audit.nothingYet")}>{t("audit.fromNowOnIt")}</Empty>}
       <div className="mt-3 overflow-x-auto">
         <table className="w-full border-collapse text-left">
           <thead>
             <tr className="border-b border-ink text-sm">
-              <th scope="col">When</th>
-              <th scope="col">Who</th>
-              <th scope="col">What</th>
-              <th scope="col">From where</th>
+              <th scope="col">{t("audit.when")}</th>
+              <th scope="col">{t("audit.who")}</th>
+              <th scope="col">{t("audit.what")}</th>
+              <th scope="col">{t("audit.fromWhere")}</th>
             </tr>
           </thead>
           <tbody>
@@ -80,7 +81,7 @@ export function Audit() {
           disabled={all.isFetchingNextPage}
           onClick={() => all.fetchNextPage()}
         >
-          Older ones
+          {t("audit.olderOnes")}
         </button>
       )}
     </section>
@@ -100,7 +101,7 @@ function who(e: AuditEntry, people: Person[]): string {
 /** An account by its name; of a pupil, a class or a run the id. */
 function About({ entry, people }: { entry: AuditEntry; people: Person[] }) {
   const [id, word] = (entry.about ?? "").split(" ");
-  if (!id || id === entry.accountId) return word ? <>own to {word.toLowerCase()}</> : null;
+  if (!id || id === entry.accountId) return word ? t("audit.ownTo", { toLowerCase: word.toLowerCase() }) : null;
   const person = people.find((p) => p.id === id);
   return (
     <>

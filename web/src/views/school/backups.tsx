@@ -6,6 +6,9 @@ import type { BackupMade } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { count, moment } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("school");
 
 /** The backups: made by themselves every night, or now. */
 export function Backups() {
@@ -27,57 +30,58 @@ export function Backups() {
       await client.invalidateQueries({ queryKey: backups.queryKey });
     }
   };
-  if (all.isPending) return <Loading what="the backups" />;
+  if (all.isPending) return <Loading what={t("backups.theBackups")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   return (
     <section>
-      <PartHead title="Backups">
+      <PartHead title={t("backups.backups")}>
         <button type="button" className="btn btn-main" disabled={busy} onClick={make}>
           {busy ? "Being made and read back …" : "Make one now"}
         </button>
       </PartHead>
       {all.data.damaged && (
         <p role="alert" className="mt-3 border-l-4 border-alert bg-tint p-3">
-          <strong className="text-alert">The data file is damaged:</strong> {all.data.damaged}. Stop the server and
-          restore the newest good backup.
+          <strong className="text-alert">{t("backups.theDataFileIs")}</strong>{" "}
+          {t("backups.stopTheServerAnd", { damaged: all.data.damaged })}
         </p>
       )}
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-alert bg-tint p-3">
-          <strong className="text-alert">No backup was made.</strong> {problem.errors[0]?.must ?? problem.detail}
+          <strong className="text-alert">{t("backups.noBackupWasMade")}</strong>{" "}
+          {problem.errors[0]?.must ?? problem.detail}
         </p>
       )}
       {made && (
         <p role="status" className="mt-3 border-l-4 border-catch bg-tint p-3">
-          <strong>Made and read back:</strong> {count(made.pupils, "pupil", "pupils")},{" "}
+          <strong>{t("backups.madeAndReadBack")}</strong> {count(made.pupils, "pupil", "pupils")},{" "}
           {count(made.results, "result", "results")}, {count(made.lessons, "lesson", "lessons")},{" "}
           {count(made.accounts, "account", "accounts")}.
         </p>
       )}
       <p className="mt-3 max-w-prose">
-        One is made every day, at night or soon after the machine is switched on. The last of each of 7 days and of each
-        of 8 weeks is kept, in <code className="text-sm break-all">{all.data.folder}</code> on the server’s machine.
+        {t("backups.oneIsMadeEvery")} <code className="text-sm break-all">{all.data.folder}</code>{" "}
+        {t("backups.onTheServersMachine")}
       </p>
       <p className="mt-2 max-w-prose text-soft">
-        To restore one: stop the server there and run <code className="text-sm">./marble restore FILE</code>. It shows
-        what would change before it changes anything, and keeps what was there aside.
+        {t("backups.toRestoreOneStop")} <code className="text-sm">{t("backups.marbleRestoreFile")}</code>
+        {t("backups.itShowsWhatWould")}
       </p>
       {all.data.backups.length === 0 ? (
-        <Empty title="No backup yet">
-          <p>Make one now, or wait for the first night.</p>
+        <Empty title={t("backups.noBackupYet")}>
+          <p>{t("backups.makeOneNowOr")}</p>
         </Empty>
       ) : (
         <div className="mt-4 overflow-x-auto">
           <table className="w-full max-w-4xl border-collapse text-left">
             <thead>
               <tr className="border-b border-ink text-sm">
-                <th scope="col">Made</th>
-                <th scope="col">File</th>
+                <th scope="col">{t("backups.made")}</th>
+                <th scope="col">{t("backups.file")}</th>
                 <th scope="col" className="text-right">
-                  Size
+                  {t("backups.size")}
                 </th>
                 <th scope="col" className="pl-6">
-                  Kept at most until
+                  {t("backups.keptAtMostUntil")}
                 </th>
               </tr>
             </thead>
@@ -86,7 +90,9 @@ export function Backups() {
                 <tr key={b.name} className="border-b border-rule">
                   <td className="clock py-1.5 pr-4 whitespace-nowrap">{moment(b.madeMs)}</td>
                   <td className="py-1.5 pr-4">{b.name}</td>
-                  <td className="clock py-1.5 text-right whitespace-nowrap">{Math.ceil(b.bytes / 1000)} kB</td>
+                  <td className="clock py-1.5 text-right whitespace-nowrap">
+                    {t("backups.kb", { ceil: Math.ceil(b.bytes / 1000) })}
+                  </td>
                   <td className="clock py-1.5 pl-6 whitespace-nowrap">{moment(b.untilMs).split(",")[0]}</td>
                 </tr>
               ))}

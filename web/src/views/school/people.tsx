@@ -11,6 +11,9 @@ import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
 import { useUndo } from "../../ui/use-undo";
 import { moment } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("school");
 
 const roles = ["ADMINISTRATOR", "TEACHER", "HELPER"] as const;
 const roleWord = {
@@ -27,7 +30,7 @@ export function People() {
   const { act, problem, undo } = useUndo(refresh);
   const [adding, setAdding] = useState(false);
   const [coded, setCoded] = useState<PersonWithCode>();
-  if (all.isPending) return <Loading what="the people" />;
+  if (all.isPending) return <Loading what={t("people.thePeople")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const put = async (p: Person, change: Partial<PersonDoc>) => {
     const version = (await api<Person[]>("GET", "/people")).find((x) => x.id === p.id)?.version ?? p.version;
@@ -42,10 +45,10 @@ export function People() {
   const code = (ask: () => Promise<PersonWithCode>) => act(async () => setCoded(await ask()), null);
   return (
     <section>
-      <PartHead title="People">
+      <PartHead title={t("people.people")}>
         <UndoButton undo={undo} />
         <button type="button" className="btn btn-main" onClick={() => setAdding(!adding)}>
-          Invite somebody
+          {t("people.inviteSomebody")}
         </button>
       </PartHead>
       {problem && !adding && (
@@ -87,7 +90,7 @@ export function People() {
               />
             )}
             {p.me ? (
-              <span className="text-soft">that is you</span>
+              <span className="text-soft">{t("people.thatIsYou")}</span>
             ) : (
               <>
                 {p.active && <Reset person={p} onReset={() => code(() => api("POST", `/people/${p.id}/code`))} />}
@@ -96,7 +99,7 @@ export function People() {
                 </button>
               </>
             )}
-            {!p.active && <strong className="text-alert">closed</strong>}
+            {!p.active && <strong className="text-alert">{t("people.closed")}</strong>}
             {p.active && p.codeUntil !== null && (
               <span className="text-soft">
                 {p.codeUntil > Date.now()
@@ -107,26 +110,24 @@ export function People() {
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-sm text-soft">
-        In which classes a helper may run and tally is set with each class. A closed account, another role and a new
-        code end at once whatever is open with the account.
-      </p>
-      <Sheet title="One-time code" open={!!coded} onOpenChange={() => setCoded(undefined)}>
+      <p className="mt-2 text-sm text-soft">{t("people.inWhichClassesA")}</p>
+      <Sheet title={t("people.onetimeCode")} open={!!coded} onOpenChange={() => setCoded(undefined)}>
         {coded && (
           <div className="space-y-3">
             <p>
-              For <strong>{coded.person.displayName}</strong>, who signs in as <strong>{coded.person.username}</strong>.
-              It is shown now and never again.
+              {t("people.for")} <strong>{coded.person.displayName}</strong>
+              {t("people.whoSignsInAs")} <strong>{coded.person.username}</strong>
+              {t("people.itIsShownNow")}
             </p>
             <p className="digits text-5xl tracking-widest" data-testid="one-time-code">
               {coded.code}
             </p>
             <p className="text-soft">
-              On the page to sign in, under “I have a one-time code”, it lets in once, to set a password, until{" "}
-              {coded.person.codeUntil && moment(coded.person.codeUntil)}. Give it in person, not by mail.
+              {t("people.onThePageTo")} {coded.person.codeUntil && moment(coded.person.codeUntil)}
+              {t("people.giveItInPerson")}
             </p>
             <button type="button" className="btn btn-main" onClick={() => setCoded(undefined)}>
-              Done
+              {t("people.done")}
             </button>
           </div>
         )}
@@ -153,7 +154,7 @@ function Reset({ person, onReset }: { person: Person; onReset: () => void }) {
         aria-label={`New code for ${person.displayName}`}
         onClick={() => setAsked(true)}
       >
-        New code
+        {t("people.newCode")}
       </button>
     );
   return (
@@ -167,10 +168,10 @@ function Reset({ person, onReset }: { person: Person; onReset: () => void }) {
           onReset();
         }}
       >
-        Make the code
+        {t("people.makeTheCode")}
       </button>
       <button type="button" className="btn btn-small" onClick={() => setAsked(false)}>
-        Leave it
+        {t("people.leaveIt")}
       </button>
     </span>
   );
@@ -201,17 +202,17 @@ function Invite({ must, onMake }: { must: (f: string) => string | undefined; onM
       {text("username", "Name to sign in with")}
       <div className="flex flex-col gap-1">
         <span className="text-sm font-semibold" aria-hidden>
-          Role
+          {t("people.role")}
         </span>
         <Choice
-          label="Role"
+          label={t("people.role")}
           value={doc.role}
           options={roles.map((value) => ({ value, text: roleWord[value] }))}
           onChange={(role) => setDoc({ ...doc, role })}
         />
       </div>
       <button type="submit" className="btn btn-main">
-        Make the account and its code
+        {t("people.makeTheAccountAnd")}
       </button>
     </form>
   );

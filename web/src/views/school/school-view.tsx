@@ -1,17 +1,20 @@
 import { Parts } from "../../ui/parts";
+import { texts } from "../../words/texts";
 import { Audit } from "./audit";
 import { Backups } from "./backups";
 import { Learnt } from "./learnt";
 import { People } from "./people";
 
+const t = texts("school");
+
 const parts = [
-  ["people", "People", People],
-  ["audit", "Audit", Audit],
-  ["learnt", "Learnt", Learnt],
-  ["backups", "Backups", Backups],
+  ["people", t("parts.people"), People],
+  ["audit", t("parts.audit"), Audit],
+  ["learnt", t("parts.learnt"), Learnt],
+  ["backups", t("parts.backups"), Backups],
 ] as const;
 
 /** For the administrator: who may come in, what was done, and what is kept safe. */
 export function SchoolView() {
-  return <Parts name="School" at="/school" parts={parts} />;
+  return <Parts name={t("parts.school")} at="/school" parts={parts} />;
 }

@@ -4,6 +4,9 @@ import { kit } from "../../api/queries";
 import type { PupilDetails } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
+import { texts } from "../../words/texts";
+
+const t = texts("store");
 
 type Home = NonNullable<PupilDetails["otherHome"]>;
 
@@ -60,7 +63,7 @@ export function AtHome({
         label={`Add kit ${called}`}
         value="-"
         options={[
-          { value: "-", text: "add kit" },
+          { value: "-", text: t("atHome.addKit") },
           ...kinds.filter((k) => !(k.id in home.kit)).map((k) => ({ value: k.id, text: k.name })),
         ]}
         onChange={(id) => id !== "-" && onChange({ kit: { ...home.kit, [id]: 1 } }, `kit on ${id}`)}
@@ -77,13 +80,13 @@ export function AtHome({
             )
           }
         />
-        room to practise
+        {t("atHome.roomToPractise")}
       </label>
       {room && (
         <>
           <NumberField
             label={`Length ${called}`}
-            unit="m ×"
+            unit={t("atHome.m")}
             step={0.1}
             value={room.lengthM}
             must={must("space.lengthM")}
@@ -91,7 +94,7 @@ export function AtHome({
           />
           <NumberField
             label={`Width ${called}`}
-            unit="m, ceiling"
+            unit={t("atHome.mCeiling")}
             step={0.1}
             value={room.widthM}
             must={must("space.widthM")}
@@ -99,7 +102,7 @@ export function AtHome({
           />
           <NumberField
             label={`Ceiling ${called}`}
-            unit="m"
+            unit={t("atHome.m2")}
             step={0.1}
             value={room.ceilingM}
             must={must("space.ceilingM")}
@@ -112,7 +115,7 @@ export function AtHome({
               checked={room.wall !== null}
               onChange={(e) => setRoom({ wall: e.target.checked ? { runM: room.widthM, depthM: room.lengthM } : null })}
             />
-            a free wall of their own
+            {t("atHome.aFreeWallOf")}
           </label>
         </>
       )}

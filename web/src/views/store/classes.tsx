@@ -7,10 +7,13 @@ import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { count } from "../../words";
+import { texts } from "../../words/texts";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
 import { RosterSheet } from "./roster-sheet";
 import { useMade } from "./use-made";
+
+const t = texts("store");
 
 /** Classes and their pupils, changed where they stand. */
 export function Classes() {
@@ -21,10 +24,10 @@ export function Classes() {
   const toggle = (key: string) => setOpen(open === key ? undefined : key);
   return (
     <section>
-      <PartHead title="Classes">
+      <PartHead title={t("classes.classes")}>
         {mayChange && (
           <button type="button" className="btn btn-main" onClick={() => toggle("new")}>
-            New class
+            {t("classes.newClass")}
           </button>
         )}
       </PartHead>
@@ -36,9 +39,7 @@ export function Classes() {
           }}
         />
       )}
-      {all.length === 0 && open !== "new" && (
-        <p className="py-4 text-soft">No class yet. A first name and an initial for each pupil are enough.</p>
-      )}
+      {all.length === 0 && open !== "new" && <p className="py-4 text-soft">{t("classes.noClassYetA")}</p>}
       <ul className="divide-y divide-rule">
         {all.map((c) => (
           <li key={c.id}>
@@ -92,7 +93,7 @@ function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
       {problem && problem.errors.length === 0 && <Failed error={problem} />}
       <p className="mt-4 flex items-center gap-4">
         <button type="submit" className="btn btn-main">
-          Save the class
+          {t("classes.saveTheClass")}
         </button>
         {problem && problem.errors.length > 0 && (
           <span role="alert" className="font-semibold text-alert">
@@ -124,7 +125,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
       <ClassFields doc={draft} must={(f) => problem?.must(f)} onChange={(doc, step) => change(doc, step)} />
       {helpers.length > 0 && (
         <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <span className="font-semibold">Helpers</span>
+          <span className="font-semibold">{t("classes.helpers")}</span>
           {helpers.map((h) => (
             <label key={h.id} className="flex items-center gap-1.5">
               <input

@@ -1,6 +1,9 @@
 import type { PupilDetails } from "../../api/types";
+import { texts } from "../../words/texts";
 import { adaptation } from "../../words-findings";
 import { AtHome } from "./at-home";
+
+const t = texts("store");
 
 type Adaptation = PupilDetails["adaptations"][number];
 
@@ -40,8 +43,8 @@ export function PupilMore({
         ))}
         <input
           className="field min-w-56 flex-1"
-          aria-label="What else to know"
-          placeholder="What else to know"
+          aria-label={t("pupilMore.whatElseToKnow")}
+          placeholder={t("pupilMore.whatElseToKnow")}
           maxLength={120}
           value={details.adaptation ?? ""}
           onChange={(e) => onChange({ adaptation: e.target.value || null }, "note")}
@@ -75,7 +78,7 @@ export function PupilMore({
             onChange={(change, step) => onChange({ otherHome: { ...other, ...change } }, `other ${step}`)}
           />
           <button type="button" className="text-sm underline" onClick={() => onChange({ otherHome: null }, "one home")}>
-            Only one home
+            {t("pupilMore.onlyOneHome")}
           </button>
         </>
       ) : (
@@ -84,7 +87,7 @@ export function PupilMore({
           className="text-sm underline"
           onClick={() => onChange({ otherHome: { kit: {}, space: null, quiet: null } }, "two homes")}
         >
-          Another home too
+          {t("pupilMore.anotherHomeToo")}
         </button>
       )}
     </div>

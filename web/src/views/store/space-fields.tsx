@@ -3,8 +3,11 @@ import type { Feature, Place } from "../../api/types";
 import { featureWord } from "../../room/features";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
+import { texts } from "../../words/texts";
 import { surface } from "../../words-findings";
 import { SpaceMeasures } from "./space-measures";
+
+const t = texts("store");
 
 const edgeWord: Record<Feature["edge"], string> = {
   TOP: "upper long side",
@@ -39,13 +42,13 @@ export function SpaceFields({
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap gap-4">
-        <Labelled label="Name" must={must("name")}>
+        <Labelled label={t("spaceFields.name")} must={must("name")}>
           {(ids) => <input {...ids} className="field" value={name} onChange={(e) => onName(e.target.value)} />}
         </Labelled>
         <div className="flex flex-col gap-1">
-          <span className="text-sm font-semibold">Surface</span>
+          <span className="text-sm font-semibold">{t("spaceFields.surface")}</span>
           <Choice
-            label="Surface"
+            label={t("spaceFields.surface")}
             value={place.surface}
             options={(Object.keys(surface) as Place["surface"][]).map((value) => ({
               value,
@@ -55,14 +58,14 @@ export function SpaceFields({
           />
         </div>
         <div className="flex flex-col gap-1">
-          <span className="text-sm font-semibold">Wet</span>
+          <span className="text-sm font-semibold">{t("spaceFields.wet")}</span>
           <Choice
-            label="Wet"
+            label={t("spaceFields.wet")}
             value={place.wet}
             options={[
-              { value: "NEVER", text: "never" },
-              { value: "MORNINGS", text: "in the mornings" },
-              { value: "NOW", text: "wet now" },
+              { value: "NEVER", text: t("spaceFields.never") },
+              { value: "MORNINGS", text: t("spaceFields.inTheMornings") },
+              { value: "NOW", text: t("spaceFields.wetNow") },
             ]}
             onChange={(wet) => onPlace({ ...place, wet }, "wet")}
           />
@@ -115,9 +118,7 @@ function Edges({
     );
   return (
     <div>
-      <p className="text-sm font-semibold">
-        Along the edges, drawn with the length from left to right and the free wall at the top
-      </p>
+      <p className="text-sm font-semibold">{t("spaceFields.alongTheEdgesDrawn")}</p>
       <ul className="mt-1 space-y-1.5">
         {place.features.map((f, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: features have no id and keep their order
@@ -131,17 +132,17 @@ function Edges({
               }))}
               onChange={(kind) => set(i, { kind }, "kind")}
             />
-            <span>on the</span>
+            <span>{t("spaceFields.onThe")}</span>
             <Choice
               label={`Edge of ${i + 1}`}
               value={f.edge}
               options={(Object.keys(edgeWord) as Feature["edge"][]).map((value) => ({ value, text: edgeWord[value] }))}
               onChange={(edge) => set(i, { edge }, "edge")}
             />
-            <span>from</span>
+            <span>{t("spaceFields.from")}</span>
             <NumberField
               label={`From, of ${i + 1}`}
-              unit="m,"
+              unit={t("spaceFields.m")}
               step={0.1}
               value={f.fromM}
               must={must(`place.features[${i}].fromM`)}
@@ -149,7 +150,7 @@ function Edges({
             />
             <NumberField
               label={`Length of ${i + 1}`}
-              unit="m long,"
+              unit={t("spaceFields.mLong")}
               step={0.1}
               value={f.lengthM}
               must={must(`place.features[${i}].lengthM`)}
@@ -157,7 +158,7 @@ function Edges({
             />
             <NumberField
               label={`Depth of ${i + 1}`}
-              unit="m deep"
+              unit={t("spaceFields.mDeep")}
               step={0.1}
               value={f.depthM}
               must={must(`place.features[${i}].depthM`)}

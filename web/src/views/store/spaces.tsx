@@ -9,10 +9,13 @@ import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { metres } from "../../words";
+import { texts } from "../../words/texts";
 import { surface } from "../../words-findings";
 import { SaveState } from "../plan/save-state";
 import { SpaceFields } from "./space-fields";
 import { useMade } from "./use-made";
+
+const t = texts("store");
 
 const plain: Place = {
   size: { lengthM: 8, widthM: 6, ceilingM: 2.7, wall: null },
@@ -33,22 +36,20 @@ export function Spaces() {
   const who = useQuery(session);
   const [open, setOpen] = useState<string>();
   const mayChange = !!who.data?.who?.teaches;
-  if (rooms.isPending) return <Loading what="the spaces" />;
+  if (rooms.isPending) return <Loading what={t("spaces.theSpaces")} />;
   if (rooms.isLoadingError) return <Failed error={rooms.error} again={() => rooms.refetch()} />;
   const toggle = (key: string) => setOpen(open === key ? undefined : key);
   return (
     <section>
-      <PartHead title="Spaces">
+      <PartHead title={t("spaces.spaces")}>
         {mayChange && (
           <button type="button" className="btn btn-main" onClick={() => toggle("new")}>
-            New space
+            {t("spaces.newSpace")}
           </button>
         )}
       </PartHead>
       {open === "new" && <NewSpace onSaved={(made) => setOpen(made.id)} />}
-      {rooms.data.length === 0 && open !== "new" && (
-        <p className="py-4 text-soft">No space yet. Measure length and width in metres; the ceiling if there is one.</p>
-      )}
+      {rooms.data.length === 0 && open !== "new" && <p className="py-4 text-soft">{t("spaces.noSpaceYetMeasure")}</p>}
       <ul className="divide-y divide-rule">
         {rooms.data.map((s) => (
           <li key={s.id}>
@@ -107,7 +108,7 @@ function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
       />
       {problem && problem.errors.length === 0 && <Failed error={problem} />}
       <button type="submit" className="btn btn-main mt-4">
-        Save the space
+        {t("spaces.saveTheSpace")}
       </button>
     </form>
   );
@@ -152,7 +153,7 @@ function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boole
           <UndoButton undo={kept.undo} />
           <SaveState plan={kept} />
           <button type="button" className="btn ml-auto" onClick={remove}>
-            Remove the space
+            {t("spaces.removeTheSpace")}
           </button>
         </p>
       )}

@@ -5,7 +5,10 @@ import type { KitKind, KitRuleView, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Term } from "../../ui/term";
 import type { useUndo } from "../../ui/use-undo";
+import { texts } from "../../words/texts";
 import { groupName } from "./kit-grid";
+
+const t = texts("store");
 
 /** What this school lets stand in for what, beyond what each task says itself; and how to make what can be made. */
 export function StandInRules({
@@ -42,17 +45,15 @@ export function StandInRules({
   return (
     <section className="mt-8">
       <h2 className="border-b-2 border-ink pb-1">
-        What may <Term of="standIn">stand in</Term>
+        {t("standInRules.whatMay")} <Term of="standIn">{t("standInRules.standIn")}</Term>
       </h2>
-      <p className="mt-1 text-soft">
-        Each task names its own stand-ins first. What you add here comes after them, wherever it can do what the task
-        asks.
-      </p>
+      <p className="mt-1 text-soft">{t("standInRules.eachTaskNamesIts")}</p>
       <ul>
         {store.rules.map((r) => (
           <li key={r.id} className="flex items-baseline gap-2 border-b border-rule py-1.5">
             <span className="flex-1">
-              <strong>{name(r.rule.by)}</strong> for {name(r.rule.of)}: {r.rule.changes}
+              <strong>{name(r.rule.by)}</strong>{" "}
+              {t("standInRules.for", { name: name(r.rule.of), changes: r.rule.changes })}
             </span>
             {mayChange && (
               <button
@@ -75,23 +76,23 @@ export function StandInRules({
             add();
           }}
         >
-          <Choice label="What stands in" value={by} options={options} onChange={setBy} />
-          <span>for</span>
-          <Choice label="What it stands in for" value={of} options={options} onChange={setOf} />
+          <Choice label={t("standInRules.whatStandsIn")} value={by} options={options} onChange={setBy} />
+          <span>{t("standInRules.for2")}</span>
+          <Choice label={t("standInRules.whatItStandsIn")} value={of} options={options} onChange={setOf} />
           <input
             className="field min-w-56 flex-1"
-            aria-label="What it changes"
-            placeholder="What it changes"
+            aria-label={t("standInRules.whatItChanges")}
+            placeholder={t("standInRules.whatItChanges")}
             maxLength={200}
             value={changes}
             onChange={(e) => setChanges(e.target.value)}
           />
           <button type="submit" className="btn" disabled={!changes.trim() || of === by}>
-            Add
+            {t("standInRules.add")}
           </button>
         </form>
       )}
-      <h3 className="mt-5 font-bold">How to make it</h3>
+      <h3 className="mt-5 font-bold">{t("standInRules.howToMakeIt")}</h3>
       <ul className="columns-1 gap-8 text-[0.95rem] md:columns-2">
         {makeable.map((k) => (
           <li key={k.id} className="break-inside-avoid py-0.5">

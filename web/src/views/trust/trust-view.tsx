@@ -3,28 +3,31 @@ import type { ReactNode } from "react";
 import { renderSVG } from "uqr";
 import { trust } from "../../api/queries";
 import { Failed, Loading } from "../../ui/states";
+import { textsOf } from "../../words/texts";
+import saidTrust from "../../words/trust.json";
+
+const t = textsOf("trust", saidTrust);
 
 /** What a device sees that comes by a plain connection: how it comes to trust this machine, once, and where to go on. */
 export function TrustView() {
   const asked = useQuery(trust);
-  if (asked.isPending) return <Loading what="the page" />;
+  if (asked.isPending) return <Loading what={t("trustView.thePage")} />;
   if (asked.isLoadingError) return <Failed error={asked.error} again={() => asked.refetch()} />;
   const { addresses, fingerprint } = asked.data;
   const first = addresses[0];
   if (!first)
     return (
       <Page>
-        <p>This connection needs nothing: the machine that you are at is the server itself, or the school encrypts.</p>
+        <p>{t("trustView.thisConnectionNeedsNothing")}</p>
         <a className="btn btn-main" href="/">
-          Open Unruly Marble
+          {t("trustView.openUnrulyMarble")}
         </a>
       </Page>
     );
   return (
     <Page>
       <p className="max-w-prose">
-        What you do here travels encrypted, so that nobody in the network can read it. For that this device has to know
-        the server once.{" "}
+        {t("trustView.whatYouDoHere")}{" "}
         {fingerprint === null
           ? ""
           : "It takes two minutes; ask whoever looks after the devices if a setting is locked."}
@@ -32,31 +35,28 @@ export function TrustView() {
       <ol className="grid gap-6 md:grid-cols-3">
         {fingerprint !== null && (
           <>
-            <Step number={1} title="Take the file" picture={<FilePicture />}>
+            <Step number={1} title={t("trustView.takeTheFile")} picture={<FilePicture />}>
               <a className="btn btn-main" href="/api/trust/unruly-marble.crt" download="unruly-marble.crt">
-                unruly-marble.crt
+                {t("trustView.unrulymarblecrt")}
               </a>
-              <p className="mt-2">Say yes when the device asks whether it may be downloaded or opened.</p>
+              <p className="mt-2">{t("trustView.sayYesWhenThe")}</p>
             </Step>
-            <Step number={2} title="Let the device trust it" picture={<SwitchPicture />}>
+            <Step number={2} title={t("trustView.letTheDeviceTrust")} picture={<SwitchPicture />}>
               <ul className="list-disc space-y-1 pl-5">
                 <li>
-                  Where settings have <strong>profiles</strong>: Settings, profile downloaded, Install. Then General,
-                  About, Certificate trust settings: switch it on.
+                  {t("trustView.whereSettingsHave")} <strong>{t("trustView.profiles")}</strong>
+                  {t("trustView.settingsProfileDownloadedInstall")}
                 </li>
                 <li>
-                  Where settings have <strong>security</strong>: search for “certificate”, Install a CA certificate,
-                  choose the file.
+                  {t("trustView.whereSettingsHave")} <strong>{t("trustView.security")}</strong>
+                  {t("trustView.searchForCertificateInstall")}
                 </li>
-                <li>
-                  On a computer: the browser’s settings, search for “certificates”, authorities, Import; tick
-                  “websites”.
-                </li>
+                <li>{t("trustView.onAComputerThe")}</li>
               </ul>
             </Step>
           </>
         )}
-        <Step number={fingerprint === null ? 1 : 3} title="Open this address" picture={<LockPicture />}>
+        <Step number={fingerprint === null ? 1 : 3} title={t("trustView.openThisAddress")} picture={<LockPicture />}>
           <p>
             <a href={first} className="text-lg font-bold break-all">
               {first}
@@ -69,13 +69,14 @@ export function TrustView() {
             // biome-ignore lint/security/noDangerouslySetInnerHtml: the drawing is made here, from the server's own address
             dangerouslySetInnerHTML={{ __html: renderSVG(first) }}
           />
-          {addresses.length > 1 && <p className="mt-2 text-sm">or {addresses.slice(1).join(" or ")}</p>}
+          {addresses.length > 1 && (
+            <p className="mt-2 text-sm">{t("trustView.or", { join: addresses.slice(1).join(" or ") })}</p>
+          )}
         </Step>
       </ol>
       {fingerprint !== null && (
         <p className="max-w-prose text-sm text-soft">
-          The file is good for this server alone: it cannot speak for any other address. Its fingerprint, to compare
-          with the one that others see: <span className="clock break-all">{fingerprint}</span>
+          {t("trustView.theFileIsGood")} <span className="clock break-all">{fingerprint}</span>
         </p>
       )}
     </Page>
@@ -86,7 +87,7 @@ function Page({ children }: { children: ReactNode }) {
   return (
     <main className="mx-auto min-h-dvh max-w-6xl space-y-6 bg-sheet px-4 py-8 sm:px-7">
       <h1 className="flex items-center gap-3">
-        <img src="/marble.svg" alt="" width="38" height="38" /> Before you begin on this device
+        <img src="/marble.svg" alt="" width="38" height="38" /> {t("trustView.beforeYouBeginOn")}
       </h1>
       {children}
     </main>
@@ -127,7 +128,7 @@ function Tablet({ label, children }: { label: string; children: ReactNode }) {
 
 function FilePicture() {
   return (
-    <Tablet label="A file comes down to a tablet">
+    <Tablet label={t("trustView.aFileComesDown")}>
       <path d="M62 20h24l12 12v48H62z" className="fill-none stroke-ink" strokeWidth="3" strokeLinejoin="round" />
       <path d="M80 40v26m-9-9 9 10 9-10" className="fill-none stroke-throw" strokeWidth="4" strokeLinecap="round" />
     </Tablet>
@@ -136,7 +137,7 @@ function FilePicture() {
 
 function SwitchPicture() {
   return (
-    <Tablet label="In the settings a switch is put on">
+    <Tablet label={t("trustView.inTheSettingsA")}>
       {[26, 46, 66].map((y, i) => (
         <g key={y}>
           <rect x="30" y={y} width="54" height="7" rx="3" className="fill-rule" />
@@ -150,7 +151,7 @@ function SwitchPicture() {
 
 function LockPicture() {
   return (
-    <Tablet label="The address with a closed lock before it">
+    <Tablet label={t("trustView.theAddressWithA")}>
       <rect x="26" y="22" width="108" height="18" rx="9" className="fill-none stroke-ink" strokeWidth="3" />
       <rect x="34" y="29" width="9" height="7" className="fill-ink" />
       <path d="M36 29v-2a2.5 2.5 0 0 1 5 0v2" className="fill-none stroke-ink" strokeWidth="2" />

@@ -1,4 +1,8 @@
 import type { Crew, WallFace } from "../../api/types";
+import { textsOf } from "../../words/texts";
+import saidWall from "../../words/wall.json";
+
+const t = textsOf("wall", saidWall);
 
 type Block = WallFace["script"]["blocks"][number];
 
@@ -28,7 +32,9 @@ export function WallTurn({
             <span className="clock text-mist">{crew.spot + 1}</span>{" "}
             <strong>{crew.workers.map(name).join(" & ")}</strong>
             <Score of={scoreOf(crew, crew.workers[0] ?? "")} />
-            {crew.helpers.length > 0 && <span className="text-mist"> {crew.helpers.map(name).join(", ")} counts</span>}
+            {crew.helpers.length > 0 && (
+              <span className="text-mist"> {t("wallTurn.counts", { join: crew.helpers.map(name).join(", ") })}</span>
+            )}
           </li>
         ))}
       </ul>

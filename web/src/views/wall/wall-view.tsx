@@ -6,6 +6,8 @@ import { Lane } from "../../lane/lane";
 import { Loading } from "../../ui/states";
 import { useOnDevice } from "../../ui/use-on-device";
 import { clock, sideCall } from "../../words";
+import { textsOf } from "../../words/texts";
+import saidWall from "../../words/wall.json";
 import { calledNow } from "../run/called";
 import { CalledWord } from "../run/called-word";
 import { callNow, callsOf, changeOf, Sounder } from "../run/calls";
@@ -19,6 +21,8 @@ import { useNow } from "../run/use-run";
 import { useSounds } from "../run/use-sounds";
 import { useStream } from "../run/use-stream";
 import { WallTurn } from "./wall-turn";
+
+const t = textsOf("wall", saidWall);
 
 /** The face of a run that all can read from the other end of the room; opened by its code, without signing in. */
 export function WallView() {
@@ -42,14 +46,14 @@ function Ask({ wrong }: { wrong?: string }) {
         if (text.trim()) navigate(`/wall/${text.trim().toUpperCase()}`);
       }}
     >
-      <h1>The wall face</h1>
+      <h1>{t("wallView.theWallFace")}</h1>
       {wrong && (
         <p role="alert" className="font-semibold text-[#ffb3a5]">
           {wrong}
         </p>
       )}
       <label className="block">
-        <span className="mb-1 block">The code that stands on the teacher’s screen under “Wall”</span>
+        <span className="mb-1 block">{t("wallView.theCodeThatStands")}</span>
         <input
           className="field w-full text-3xl tracking-widest uppercase"
           autoComplete="off"
@@ -59,7 +63,7 @@ function Ask({ wrong }: { wrong?: string }) {
         />
       </label>
       <button type="submit" className="btn btn-main">
-        Show it
+        {t("wallView.showIt")}
       </button>
     </form>
   );
@@ -121,11 +125,11 @@ function OfRun({ code, ...lit }: { code: string } & Lit) {
       <p role="alert" className="p-10 text-2xl">
         {problem.title}. {problem.detail}{" "}
         <button type="button" className="btn" onClick={load}>
-          Try again
+          {t("wallView.tryAgain")}
         </button>
       </p>
     );
-  if (!wall || !played) return <Loading what="the wall face" />;
+  if (!wall || !played) return <Loading what={t("wallView.theWallFace2")} />;
   return <Face wall={wall} played={played} counts={counts} begun={events.some((e) => e.what.type === "GO")} {...lit} />;
 }
 
@@ -153,7 +157,7 @@ function Face({
     return (
       <div className="flex min-h-dvh flex-col items-center justify-center gap-4">
         <p className="digits text-[clamp(5rem,16vw,14rem)]">0:00</p>
-        <p className="font-head text-[clamp(2rem,5vw,4.5rem)] font-bold">The lesson is through. Well played.</p>
+        <p className="font-head text-[clamp(2rem,5vw,4.5rem)] font-bold">{t("wallView.theLessonIsThrough")}</p>
       </div>
     );
   const number = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
@@ -236,7 +240,7 @@ function Face({
             setSound(!sound);
           }}
         >
-          Sound here {sound ? "on" : "off"}
+          {t("wallView.soundHere")} {sound ? "on" : "off"}
         </button>
       </p>
     </div>

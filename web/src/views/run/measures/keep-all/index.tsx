@@ -1,7 +1,10 @@
+import { texts } from "../../../../words/texts";
 import { Num, Pick } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, only } from "../measure-view";
 import { drawn, numbers } from "./fold";
 import { NumbersPad } from "./pad";
+
+const t = texts("run");
 
 export const keepAll: MeasureView<"KEEP_ALL"> = {
   Pad: NumbersPad,
@@ -21,13 +24,13 @@ export const keepAll: MeasureView<"KEEP_ALL"> = {
   Form: ({ measure, must, onChange }) => (
     <>
       <Num
-        label="numbered balls"
+        label={t("keepAllIndex.numberedBalls")}
         value={measure.balls}
         must={must("scoring.balls")}
         onChange={(balls) => onChange({ ...measure, balls: balls as number })}
       />
       <Pick
-        label="Drawn from"
+        label={t("keepAllIndex.drawnFrom")}
         value={measure.draw}
         words={{ ALL: "all of them, with repeats", LEFT: "those that are left" }}
         onChange={(draw) => onChange({ ...measure, draw })}

@@ -1,7 +1,10 @@
+import { texts } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import { MissStrip, type PadProps } from "../shared/pad";
 import { drawn, numbers } from "./fold";
+
+const t = texts("run");
 
 /** Numbered balls: press the number that was called and caught. The draw is offered; a ball taken blindly is as good. */
 export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }: PadProps<Of<"KEEP_ALL">>) {
@@ -15,19 +18,19 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
       <div className="flex min-w-0 flex-1 flex-col gap-1.5 p-3">
         <p className="flex items-baseline gap-3">
           <span className="flex-1 text-lg font-semibold">{who}</span>
-          {best && <span className="text-mist">to beat {best.best.score}</span>}
+          {best && <span className="text-mist">{t("keepAllPad.toBeat", { score: best.best.score })}</span>}
         </p>
         <p className="flex items-baseline gap-3">
           <span className="digits text-5xl" data-testid="goes">
             {goes}
-            <span className="text-xl text-mist"> goes</span>
+            <span className="text-xl text-mist"> {t("keepAllPad.goes")}</span>
           </span>
           <span className="text-xl">
             {all ? (
               "All kept"
             ) : (
               <>
-                throw <strong className="digits text-3xl">{next}</strong>
+                {t("keepAllPad.throw")} <strong className="digits text-3xl">{next}</strong>
               </>
             )}
           </span>
@@ -47,7 +50,7 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
           ))}
         </div>
         <span className="text-sm text-mist">
-          {kept.size} of {balls} kept ·{" "}
+          {t("keepAllPad.ofKept", { size: kept.size, balls })}{" "}
           {measure.draw === "LEFT" ? "kept balls leave; guessing is taken off" : "every ball may come again"}
         </span>
       </div>

@@ -1,8 +1,11 @@
+import { texts } from "../../../../words/texts";
 import { Num } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, mostHits, only } from "../measure-view";
 import { hitsIn } from "../shared/hits";
 import { nextSpot } from "./fold";
 import { SpotsPad } from "./pad";
+
+const t = texts("run");
 
 export const madeFromSpots: MeasureView<"MADE_FROM_SPOTS"> = {
   Pad: SpotsPad,
@@ -15,7 +18,7 @@ export const madeFromSpots: MeasureView<"MADE_FROM_SPOTS"> = {
   blank: { type: "MADE_FROM_SPOTS", spots: 5 },
   Form: ({ measure, must, onChange }) => (
     <Num
-      label="spots"
+      label={t("madeFromSpotsIndex.spots")}
       value={measure.spots}
       must={must("scoring.spots")}
       onChange={(spots) => onChange({ ...measure, spots: spots as number })}

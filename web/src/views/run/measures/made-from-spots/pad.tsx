@@ -1,7 +1,10 @@
+import { texts } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { hitsIn, missesIn } from "../shared/hits";
 import { MainField, MissStrip, type PadProps } from "../shared/pad";
 import { nextSpot } from "./fold";
+
+const say = texts("run");
 
 /** Made from each spot, in order and round again: the spot that is due is marked, a tap goes on to the next. */
 export function SpotsPad({ who, taps, measure, open, best, tap }: PadProps<Of<"MADE_FROM_SPOTS">>) {
@@ -19,7 +22,9 @@ export function SpotsPad({ who, taps, measure, open, best, tap }: PadProps<Of<"M
       >
         <span className="digits mt-1 text-5xl" data-testid="hits">
           {hitsIn(taps)}
-          {best && <span className="text-xl text-mist"> to beat {best.best.score}</span>}
+          {best && (
+            <span className="text-xl text-mist"> {say("madeFromSpotsPad.toBeat", { score: best.best.score })}</span>
+          )}
         </span>
         <svg viewBox="-110 -14 220 124" className="mt-auto h-24 w-full" aria-hidden>
           <circle r="10" fill="none" stroke="#f08cc6" strokeWidth="4" />

@@ -1,8 +1,11 @@
 import type { Tap } from "../../../../api/types";
+import { texts } from "../../../../words/texts";
 import type { Of } from "../measure-view";
 import { HitPad } from "../shared/hit-pad";
 import type { PadProps } from "../shared/pad";
 import { noBalls } from "./fold";
+
+const t = texts("run");
 
 type NoBall = NonNullable<Extract<Tap, { type: "MISS" }>["noBall"]>;
 
@@ -41,9 +44,9 @@ function NoBallRow({
   return (
     <div className="border-t border-[#3a504d] px-2 py-1.5">
       <p className="text-sm text-mist">
-        No-balls {ledger.all}
+        {t("noBallsPad.noballs", { all: ledger.all })}
         {ledger.halfScores > 0 && `, half scores given ${ledger.halfScores}`}
-        {ledger.oneRuns && <strong className="text-[#e0b84a]"> · one running: bowl the safe one</strong>}
+        {ledger.oneRuns && <strong className="text-[#e0b84a]"> {t("noBallsPad.oneRunningBowlThe")}</strong>}
       </p>
       <div className="flex flex-wrap gap-1">
         {kinds.map(([why, word]) => (

@@ -1,7 +1,10 @@
+import { texts } from "../../../../words/texts";
 import { Listed, type Must } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, type Of, only } from "../measure-view";
 import { pointsOf } from "./fold";
 import { RingsPad } from "./pad";
+
+const say = texts("run");
 
 export const rings: MeasureView<"RINGS"> = {
   Pad: RingsPad,
@@ -34,7 +37,7 @@ function RingsForm({
 }) {
   return (
     <Listed
-      label="Rings from the middle out, cm = points"
+      label={say("ringsIndex.ringsFromTheMiddle")}
       value={measure.rings.map((r) => `${r.radiusCm}=${r.points}`)}
       must={must("scoring.rings")}
       onChange={(parts) => onChange({ ...measure, rings: parts.map(ring) })}

@@ -1,8 +1,11 @@
 import { type PointerEvent, useRef } from "react";
+import { texts } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import type { PadProps } from "../shared/pad";
 import { pointsOf, ringPoints } from "./fold";
+
+const say = texts("run");
 
 /** How much of the wall round the target is drawn, as a share of the outer ring. */
 const AROUND = 1.45;
@@ -74,14 +77,16 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
         <span className="text-lg font-semibold">{who}</span>
         <span className="digits text-5xl" data-testid="points">
           {points}
-          <span className="text-xl text-mist"> points</span>
+          <span className="text-xl text-mist"> {say("ringsPad.points")}</span>
         </span>
         <span className="text-mist">
-          {taps.length} {block.reps ? `of ${block.reps} ` : ""}thrown,{" "}
-          {missesIn(taps) + taps.filter((t) => t.type === "LANDED" && ringPoints(t, rings) === 0).length} outside
+          {taps.length} {block.reps ? `of ${block.reps} ` : ""}
+          {say("ringsPad.thrown")}{" "}
+          {missesIn(taps) + taps.filter((t) => t.type === "LANDED" && ringPoints(t, rings) === 0).length}{" "}
+          {say("ringsPad.outside")}
           {best && ` · to beat ${best.best.score}`}
         </span>
-        <span className="mt-auto text-sm text-mist">Tap where it landed, or only the ring:</span>
+        <span className="mt-auto text-sm text-mist">{say("ringsPad.tapWhereItLanded")}</span>
         <span className="flex flex-wrap gap-1">
           {rings.map((r, i) => (
             <button
@@ -102,7 +107,7 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
             onClick={() => tap(MISS)}
             aria-label={`${who}: outside`}
           >
-            outside
+            {say("ringsPad.outside")}
           </button>
         </span>
       </div>

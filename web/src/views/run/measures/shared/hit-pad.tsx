@@ -1,8 +1,11 @@
 import type { ReactNode } from "react";
 import { metres } from "../../../../words";
+import { texts } from "../../../../words/texts";
 import { HIT, MISS } from "../measure-view";
 import { hitsIn, missesIn, runs, walked } from "./hits";
 import { MainField, MissStrip, type PadProps } from "./pad";
+
+const t = texts("run");
 
 /** Hits and misses: counted, as the longest run, or as the place that they lead to. */
 export function HitPad(p: PadProps & { children?: ReactNode }) {
@@ -15,7 +18,9 @@ export function HitPad(p: PadProps & { children?: ReactNode }) {
       <div className="flex min-w-0 flex-1 flex-col">
         <MainField who={who} label={said(p, hits)} open={open} onTap={() => tap(HIT)}>
           {stairs ? <Place {...p} /> : <Count {...p} hits={hits} />}
-          {done && <span className="mt-auto text-sm text-mist">Done. Harder: {p.told.harder}</span>}
+          {done && (
+            <span className="mt-auto text-sm text-mist">{t("sharedHitPad.doneHarder", { harder: p.told.harder })}</span>
+          )}
         </MainField>
         {p.children}
       </div>
@@ -38,10 +43,10 @@ function Count({ taps, measure, block, hits, told }: PadProps & { hits: number }
       <>
         <span className="digits mt-1 text-6xl" data-testid="hits">
           {run.now}
-          <span className="text-2xl text-mist"> in a row</span>
+          <span className="text-2xl text-mist"> {t("sharedHitPad.inARow")}</span>
         </span>
         <span className="mt-1 text-mist">
-          longest {run.longest}
+          {t("sharedHitPad.longest", { longest: run.longest })}
           {measure.type !== "LONGEST_RUN" && ` · ${hits} ${told.unit} in all`}
         </span>
       </>
@@ -49,7 +54,7 @@ function Count({ taps, measure, block, hits, told }: PadProps & { hits: number }
   return (
     <span className="digits mt-1 text-6xl" data-testid="hits">
       {hits}
-      {block.reps ? <span className="text-3xl text-mist"> of {block.reps}</span> : null}
+      {block.reps ? <span className="text-3xl text-mist"> {t("sharedHitPad.of", { reps: block.reps })}</span> : null}
     </span>
   );
 }
@@ -65,14 +70,14 @@ function Place({ taps, told, stairs, measure }: PadProps) {
           {w.step}
         </span>
         <span className="leading-tight">
-          stand here
+          {t("sharedHitPad.standHere")}
           <span className="block text-mist">
             {told.unit === "shoe lengths" ? `${w.step} shoe lengths` : `${metres(w.step * stairs.stepM)} back`}
           </span>
         </span>
       </span>
       <span className="mt-1 text-mist">
-        {w.wanted === 1 ? "one hit" : `${w.wanted} hits`} to step back · held {w.held}
+        {w.wanted === 1 ? "one hit" : `${w.wanted} hits`} {t("sharedHitPad.toStepBackHeld", { held: w.held })}
         {measure.type !== "FURTHEST" && ` · ${hitsIn(taps)} hits`}
       </span>
     </>

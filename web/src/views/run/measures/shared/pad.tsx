@@ -1,6 +1,9 @@
 import type { ReactNode } from "react";
 import type { Challenge, Measure, Rung, Stairs, Tap } from "../../../../api/types";
+import { texts } from "../../../../words/texts";
 import type { ScriptBlock } from "../../script";
+
+const t = texts("run");
 
 /** What every pad is given: whose it is, what was tapped, and a way to tap. */
 export type PadProps<M = Measure> = {
@@ -55,7 +58,7 @@ export function PadFrame({
           onClick={onTakeBack}
           aria-label={`${who}: take back the last tap`}
         >
-          take back
+          {t("sharedPad.takeBack")}
         </button>
         <kbd aria-hidden>{keyName}</kbd>
       </div>

@@ -1,7 +1,10 @@
 import { seconds } from "../../../../words";
+import { texts } from "../../../../words/texts";
 import { useNow } from "../../use-run";
 import { MainField, type PadProps } from "./pad";
 import { watch } from "./watch";
+
+const t = texts("run");
 
 /** A watch: how long it was held, or how long so many or a course took. */
 export function WatchPad({ who, taps, measure, open, running, workedMs, best, tap }: PadProps) {
@@ -25,7 +28,7 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
       <MainField who={who} label={`${act}${nowMs === null ? "" : `, ${seconds(nowMs)}`}`} open={open} onTap={press}>
         <span className={`digits mt-1 text-6xl ${on ? "" : "text-mist"}`} data-testid="watch">
           {seconds(nowMs ?? mark ?? 0).replace(" s", "")}
-          <span className="text-2xl text-mist"> s</span>
+          <span className="text-2xl text-mist"> {t("sharedWatchPad.s")}</span>
         </span>
         <span className="mt-1 text-xl font-semibold">
           {!on
@@ -52,7 +55,7 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
           onClick={() => tap({ type: "STOP", offsetMs: workedMs() })}
           aria-label={`${who}: all ${n} done, stop`}
         >
-          All {n} done
+          {t("sharedWatchPad.allDone", { n })}
         </button>
       )}
     </>

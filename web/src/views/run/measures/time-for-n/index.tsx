@@ -1,7 +1,10 @@
+import { texts } from "../../../../words/texts";
 import { Num } from "../../../ladders/form-bits";
 import { A_DAY_SEC, type MeasureView } from "../measure-view";
 import { quickest, watch } from "../shared/watch";
 import { WatchPad } from "../shared/watch-pad";
+
+const t = texts("run");
 
 export const timeForN: MeasureView<"TIME_FOR_N"> = {
   Pad: WatchPad,
@@ -18,7 +21,7 @@ export const timeForN: MeasureView<"TIME_FOR_N"> = {
   blank: { type: "TIME_FOR_N", n: 20 },
   Form: ({ measure, must, onChange }) => (
     <Num
-      label="how many"
+      label={t("timeForNIndex.howMany")}
       value={measure.n}
       must={must("scoring.n")}
       onChange={(n) => onChange({ ...measure, n: n as number })}
