@@ -81,7 +81,12 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP"].includes(segment.kind);
   const lastEnded = ended.at(-1);
   const shownTurn = collecting;
-  const newlyEnded = resting && lastEnded !== undefined && isCounted(run, lastEnded) ? lastEnded : undefined;
+  // One that was skipped on the way to another block has no numbers to ask for.
+  const worked =
+    lastEnded !== undefined &&
+    (missing.includes(lastEnded) ||
+      roundsOfTurn(segments, lastEnded).some((r) => played.workedMs(r, played.take(r), now) !== undefined));
+  const newlyEnded = resting && worked && isCounted(run, lastEnded) ? lastEnded : undefined;
   const toClose = shownTurn !== undefined && !resting && nothingLeft(run, shownTurn, played, on, now);
 
   // In the rest the numbers are asked for. The sheet stays while somebody is at it, also when work begins or another turn ends.

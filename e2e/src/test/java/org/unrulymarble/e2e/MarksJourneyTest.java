@@ -56,7 +56,11 @@ class MarksJourneyTest {
         wall.sendKeys(Keys.ARROW_LEFT, Keys.ARROW_LEFT);
         browser.await(
                 "for twenty centimetres less", d -> Math.abs(Double.parseDouble(stand()) - (stand - 0.2)) < 0.001);
-        browser.await("for the answer to it", d -> sentence().startsWith(String.format("From %.2f m", stand - 0.2)));
+        browser.await("for the answer to it", d -> sentence().contains(String.format("rom %.2f m", stand - 0.2)));
+        // 35 degrees and a ceiling of 2.7 m: that is said before where to chalk.
+        assertThat(sentence())
+                .startsWith("Mind: It does not fit here: the ball reaches")
+                .contains("Under open sky, from");
         String now = sentence();
         browser.await("for the link", d -> d.getCurrentUrl().contains("standM=" + stand() + "&"));
         String link = browser.driver().getCurrentUrl();
@@ -67,8 +71,7 @@ class MarksJourneyTest {
         browser.await("for the same answer from the link", d -> sentence().equals(now));
         browser.choose("Units", "Feet and inches");
         browser.await(
-                "for feet",
-                d -> sentence().startsWith("From 12 ft") && sentence().contains(" in"));
+                "for feet", d -> sentence().contains("rom 12 ft") && sentence().contains(" in"));
     }
 
     @Test
