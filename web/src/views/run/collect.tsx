@@ -183,7 +183,11 @@ export function Collect({
               <span className="min-w-32 flex-1 leading-tight">
                 <span className="font-semibold">{name(here(crew))}</span>
                 <span className="block text-sm text-mist">
-                  {crew.helpers.length ? `${name(crew.helpers)} counted` : "counted alone"}
+                  {crew.helpers.length
+                    ? `${name(crew.helpers)} counted`
+                    : crew.workers.length > 1
+                      ? "counted for themselves"
+                      : "counted alone"}
                 </span>
                 {!one && (
                   <span className="block text-sm">
