@@ -72,6 +72,7 @@ class BeginApiTest {
             "name":"Corner"|"name":""|where.name
             "minutes":30|"minutes":0|lesson.minutes
             "kind":"hoop"|"kind":"glass"|kit
+            {"kind":"hoop"}|null|kit[0]
             "firstName":"Pupil 1"|"firstName":""|schoolClass.pupils[0].firstName
             """)
     void a_wrong_answer_is_named_and_nothing_is_kept(String right, String wrong, String field) {

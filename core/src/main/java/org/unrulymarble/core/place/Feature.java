@@ -41,6 +41,11 @@ public record Feature(Kind kind, Edge edge, Double fromM, Double lengthM, Double
                 .done();
     }
 
+    /** What lies in the wall and does not stand out. */
+    public static Feature inWall(Kind kind, Edge edge, double fromM, double lengthM) {
+        return new Feature(kind, edge, fromM, lengthM, 0.0);
+    }
+
     /** Whether floor before it is kept free. */
     public boolean wayThrough() {
         return kind == Kind.DOOR || kind == Kind.WAY_OUT || kind == Kind.STAIRS;

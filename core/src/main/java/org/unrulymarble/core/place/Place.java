@@ -51,6 +51,26 @@ public record Place(
         return new Place(size, null, null, null, null, null, null, null, null, null);
     }
 
+    /** A space without dangers of its own. */
+    public static Place of(Space size, Surface surface, Wet wet, Feature... features) {
+        return new Place(size, surface, wet, null, null, null, null, null, null, List.of(features));
+    }
+
+    /** The same with things that break. */
+    public Place withBreakables() {
+        return new Place(size, surface, wet, true, neighboursBelow, othersWall, cars, openWater, lowLamps, features);
+    }
+
+    /** The same with somebody below who hears every bounce. */
+    public Place withNeighboursBelow() {
+        return new Place(size, surface, wet, breakables, true, othersWall, cars, openWater, lowLamps, features);
+    }
+
+    /** The same with lamps that hang below the ceiling. */
+    public Place withLowLamps() {
+        return new Place(size, surface, wet, breakables, neighboursBelow, othersWall, cars, openWater, true, features);
+    }
+
     /** Whether the free wall runs along the length, at the top; else it runs along the width, at the left. */
     public boolean wallAlongLength() {
         Wall wall = size.wall();

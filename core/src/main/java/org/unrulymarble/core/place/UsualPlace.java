@@ -1,90 +1,54 @@
 package org.unrulymarble.core.place;
 
-import java.util.List;
-
 /** Places that nearly every school or home has, with the measures that are usual there: a beginning, to be corrected with a tape. */
 public enum UsualPlace {
     /** A school's corridor: long, narrow, a way out at one end and a door at the other. */
-    CORRIDOR(new Place(
-            new Space(14.0, 2.2, 2.6, null),
-            Surface.TILES,
-            Place.Wet.NEVER,
-            false,
-            false,
-            false,
-            false,
-            false,
-            true,
-            List.of(
-                    at(Feature.Kind.WAY_OUT, Feature.Edge.LEFT, 0.4, 1.4, 0),
-                    at(Feature.Kind.DOOR, Feature.Edge.RIGHT, 0.6, 1.0, 0)))),
+    CORRIDOR(Place.of(
+                    new Space(14.0, 2.2, 2.6, null),
+                    Surface.TILES,
+                    Place.Wet.NEVER,
+                    Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.LEFT, 0.4, 1.4),
+                    Feature.inWall(Feature.Kind.DOOR, Feature.Edge.RIGHT, 0.6, 1.0))
+            .withLowLamps()),
 
     /** What is left of a classroom when the desks stand along the walls: no wall to play against. */
-    CLASSROOM(new Place(
-            new Space(6.5, 5.0, 2.8, null),
-            Surface.ANY,
-            Place.Wet.NEVER,
-            true,
-            false,
-            false,
-            false,
-            false,
-            false,
-            List.of(
-                    at(Feature.Kind.DOOR, Feature.Edge.LEFT, 3.6, 0.9, 0),
-                    at(Feature.Kind.WINDOW, Feature.Edge.TOP, 0.5, 5.5, 0)))),
+    CLASSROOM(Place.of(
+                    new Space(6.5, 5.0, 2.8, null),
+                    Surface.ANY,
+                    Place.Wet.NEVER,
+                    Feature.inWall(Feature.Kind.DOOR, Feature.Edge.LEFT, 3.6, 0.9),
+                    Feature.inWall(Feature.Kind.WINDOW, Feature.Edge.TOP, 0.5, 5.5))
+            .withBreakables()),
 
     /** A corner of a hall, with one wall to play against. */
-    HALL_CORNER(new Place(
+    HALL_CORNER(Place.of(
             new Space(9.0, 6.0, 4.5, new Wall(9.0, 6.0)),
             Surface.WOOD,
             Place.Wet.NEVER,
-            false,
-            false,
-            false,
-            false,
-            false,
-            false,
-            List.of(at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 1.8, 0)))),
+            Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 1.8))),
 
     /** A yard under a roof, open at one side. */
-    COVERED_YARD(new Place(
+    COVERED_YARD(Place.of(
             new Space(12.0, 7.0, 3.2, new Wall(12.0, 7.0)),
             Surface.CONCRETE,
             Place.Wet.MORNINGS,
-            false,
-            false,
-            false,
-            false,
-            false,
-            false,
-            List.of(at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 2.0, 4.0, 0)))),
+            Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 2.0, 4.0))),
 
     /** A yard under the sky, with one wall. */
-    YARD(new Place(
+    YARD(Place.of(
             new Space(18.0, 10.0, null, new Wall(12.0, 10.0)),
             Surface.TARMAC,
             Place.Wet.MORNINGS,
-            false,
-            false,
-            false,
-            false,
-            false,
-            false,
-            List.of(at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 2.4, 0)))),
+            Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 2.4))),
 
     /** A room in a flat: somebody lives below, and things stand about. */
-    FLAT(new Place(
-            new Space(3.0, 2.5, 2.4, null),
-            Surface.ANY,
-            Place.Wet.NEVER,
-            true,
-            true,
-            false,
-            false,
-            false,
-            false,
-            List.of(at(Feature.Kind.DOOR, Feature.Edge.LEFT, 1.5, 0.8, 0))));
+    FLAT(Place.of(
+                    new Space(3.0, 2.5, 2.4, null),
+                    Surface.ANY,
+                    Place.Wet.NEVER,
+                    Feature.inWall(Feature.Kind.DOOR, Feature.Edge.LEFT, 1.5, 0.8))
+            .withBreakables()
+            .withNeighboursBelow());
 
     private final Place place;
 
@@ -94,9 +58,5 @@ public enum UsualPlace {
 
     public Place place() {
         return place;
-    }
-
-    private static Feature at(Feature.Kind kind, Feature.Edge edge, double fromM, double lengthM, double depthM) {
-        return new Feature(kind, edge, fromM, lengthM, depthM);
     }
 }

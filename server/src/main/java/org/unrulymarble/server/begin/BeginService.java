@@ -42,7 +42,7 @@ class BeginService {
             LocalDate onDay,
             Lesson lesson) {
         Beginning {
-            kit = kit == null ? List.of() : List.copyOf(kit);
+            kit = kit == null ? List.of() : kit;
             new Checks()
                     .required("schoolClass", schoolClass)
                     .required("where", where)

@@ -21,96 +21,53 @@ final class DemoStore {
         Map<String, Place> spaces = new LinkedHashMap<>();
         spaces.put(
                 "Sail loft",
-                new Place(
+                Place.of(
                         new Space(9.2, 6.4, 2.7, new Wall(9.2, 6.4)),
                         Surface.WOOD,
                         Place.Wet.NEVER,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        List.of(
-                                at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.6, 1.2, 0),
-                                at(Feature.Kind.WINDOW, Feature.Edge.RIGHT, 0.8, 3.0, 0),
-                                at(Feature.Kind.WINDOW, Feature.Edge.LEFT, 1.5, 3.0, 0))));
+                        Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.6, 1.2),
+                        Feature.inWall(Feature.Kind.WINDOW, Feature.Edge.RIGHT, 0.8, 3.0),
+                        Feature.inWall(Feature.Kind.WINDOW, Feature.Edge.LEFT, 1.5, 3.0)));
         spaces.put(
                 "Cloakroom corridor",
-                new Place(
-                        new Space(14.0, 1.9, 2.4, null),
-                        Surface.TILES,
-                        Place.Wet.NEVER,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        true,
-                        List.of(
-                                at(Feature.Kind.WAY_OUT, Feature.Edge.LEFT, 0.3, 1.3, 0),
-                                at(Feature.Kind.DOOR, Feature.Edge.RIGHT, 0.4, 0.9, 0))));
+                Place.of(
+                                new Space(14.0, 1.9, 2.4, null),
+                                Surface.TILES,
+                                Place.Wet.NEVER,
+                                Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.LEFT, 0.3, 1.3),
+                                Feature.inWall(Feature.Kind.DOOR, Feature.Edge.RIGHT, 0.4, 0.9))
+                        .withLowLamps());
         spaces.put(
                 "Net store",
-                new Place(
+                Place.of(
                         new Space(12.5, 7.5, 4.1, new Wall(7.5, 12.5)),
                         Surface.CONCRETE,
                         Place.Wet.NEVER,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        List.of(
-                                at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 0.0, 7.5, 0),
-                                at(Feature.Kind.OBSTACLE, Feature.Edge.BOTTOM, 8.5, 2.5, 0.8))));
+                        Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 0.0, 7.5),
+                        new Feature(Feature.Kind.OBSTACLE, Feature.Edge.BOTTOM, 8.5, 2.5, 0.8)));
         spaces.put(
                 "Classroom, desks back",
-                new Place(
-                        new Space(5.6, 4.4, 2.6, null),
-                        Surface.CARPET,
-                        Place.Wet.NEVER,
-                        true,
-                        true,
-                        false,
-                        false,
-                        false,
-                        false,
-                        List.of(
-                                at(Feature.Kind.DOOR, Feature.Edge.LEFT, 3.2, 0.9, 0),
-                                at(Feature.Kind.WINDOW, Feature.Edge.TOP, 0.6, 4.2, 0))));
+                Place.of(
+                                new Space(5.6, 4.4, 2.6, null),
+                                Surface.CARPET,
+                                Place.Wet.NEVER,
+                                Feature.inWall(Feature.Kind.DOOR, Feature.Edge.LEFT, 3.2, 0.9),
+                                Feature.inWall(Feature.Kind.WINDOW, Feature.Edge.TOP, 0.6, 4.2))
+                        .withBreakables()
+                        .withNeighboursBelow());
         spaces.put(
                 "Rope yard",
-                new Place(
+                Place.of(
                         new Space(16.0, 10.0, null, new Wall(16.0, 10.0)),
                         Surface.TARMAC,
                         Place.Wet.MORNINGS,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        false,
-                        List.of(at(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 2.4, 0))));
+                        Feature.inWall(Feature.Kind.WAY_OUT, Feature.Edge.RIGHT, 4.0, 2.4)));
         spaces.put(
                 "Home corner",
-                new Place(
-                        new Space(2.0, 2.2, 2.4, null),
-                        Surface.ANY,
-                        Place.Wet.NEVER,
-                        true,
-                        true,
-                        false,
-                        false,
-                        false,
-                        false,
-                        List.of()));
+                Place.of(new Space(2.0, 2.2, 2.4, null), Surface.ANY, Place.Wet.NEVER)
+                        .withBreakables()
+                        .withNeighboursBelow());
         return spaces;
-    }
-
-    private static Feature at(Feature.Kind kind, Feature.Edge edge, double fromM, double lengthM, double depthM) {
-        return new Feature(kind, edge, fromM, lengthM, depthM);
     }
 
     static List<Kit.Held> kit(KitKinds kinds) {

@@ -32,9 +32,11 @@ public class FirstStore {
                     .text("name", name, 40)
                     .entries("pupils", pupils, 1, ClassService.MAX_PUPILS);
             checks.done();
-            for (int i = 0; i < pupils.size(); i++)
-                PlainNames.check(
-                        checks, "pupils[" + i + "].firstName", pupils.get(i).firstName());
+            for (int i = 0; i < pupils.size(); i++) {
+                String of = "pupils[" + i + "].";
+                PlainNames.check(checks, of + "firstName", pupils.get(i).firstName());
+                PlainNames.check(checks, of + "initial", pupils.get(i).initial());
+            }
             checks.done();
         }
     }
