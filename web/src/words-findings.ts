@@ -67,6 +67,11 @@ const says: Record<Finding["code"], Say> = {
     n(f, "windows") > 0
       ? "Every spot would stand beside a window or in the way of something."
       : "Every spot would stand before a door, a way out, stairs or something else.",
+  NO_ROOM_BESIDE: () => "There is no room for it beside the other stations.",
+  STATION_TURNS: (f) =>
+    n(f, "rounds") < n(f, "turns")
+      ? `A group takes ${n(f, "turns")} turns here, and a visit has ${count(n(f, "rounds"), "round", "rounds")}: somebody never works.`
+      : `A group takes ${n(f, "turns")} turns here, and a visit has ${n(f, "rounds")} rounds: some work once more than others.`,
   WAVES_MANY: (f) =>
     `${count(n(f, "spots"), "spot makes", "spots make")} ${n(f, "waves")} waves: each pupil waits ${clock(n(f, "addsSec"))} for a place.`,
   SURFACE: (f) => `It does not go on ${surface[t(f, "surface")] ?? t(f, "surface")}.`,
@@ -159,6 +164,9 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   WIDER_SPOTS: (f) => ["Further apart", `${m(f, "gapM")} between spots`],
   ONE_ROW: () => ["One row", "all throw the same way"],
   FEWER_SPOTS: (f) => ["Share it", `${count(n(f, "spots"), "spot", "spots")} at a time, in waves`],
+  MORE_ROUNDS: (f) => ["More rounds", `${n(f, "rounds")} in each visit`],
+  LONGER_ROUNDS: (f) => ["Longer rounds", `${n(f, "sec")} s at all stations`],
+  TAKE_APART: () => ["Take it apart", "the tasks come one after the other again"],
   MARK_BAND: (f) => ["Mark it", `chalk from ${m(f, "lowM")} to ${m(f, "highM")}`],
   QUIET_TASK: (f) => ["Give them one", `“${t(f, "task")}” as a quiet task`],
   EACH_SIDE: () => ["Both sides", "each gets its due"],

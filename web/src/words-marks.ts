@@ -84,6 +84,7 @@ export const noRoom: Record<NonNullable<Spots["reason"]>, string> = {
   TOO_LITTLE_DEPTH: "there is too little floor in front of the wall",
   CEILING_TOO_LOW: "the ceiling is too low",
   FLOOR_TOO_SMALL: "the floor is too small",
+  NO_ROOM_BESIDE: "there is no room beside the other stations",
   NOTHING_LEFT_FREE: "every spot would stand in the way of something",
 };
 

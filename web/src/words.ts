@@ -3,6 +3,7 @@ import type {
   Block,
   BlockPlan,
   Challenge,
+  Circuit,
   Family,
   Ladder,
   LessonPlan,
@@ -12,7 +13,10 @@ import type {
   Rung,
   Side,
 } from "./api/types";
+import { texts } from "./words/texts";
 import { noRoom } from "./words-marks";
+
+const say = texts("plan");
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 
@@ -183,6 +187,20 @@ export const timeAbout: Record<"FREE" | "ROUTINE" | "TALK" | "WATER", string> = 
   WATER: "Everyone drinks; nobody moves.",
 };
 
+/** What a station asks of each pupil of a group in one visit. */
+export function stationDose(block: Block, plan: BlockPlan, circuit: Circuit): string {
+  return say("circuit.works", {
+    school: doseSchool[block.dose.type],
+    sets: Math.max(1, Math.floor(circuit.rounds / Math.max(1, plan.turns))),
+    rounds: circuit.rounds,
+    sec: plan.workSec,
+    own: block.rungBy === "OWN" ? ownRungs : block.rungBy === "CHOOSE" ? asTheyChoose : "",
+  });
+}
+
+const ownRungs = " · each on their own rung";
+const asTheyChoose = " · rung as they choose";
+
 export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
   const d = block.dose;
   if (block.kind === "TALK" || block.kind === "WATER")
@@ -196,8 +214,7 @@ export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | und
   const last = optionalSets === 0 ? "" : optionalSets >= block.sets ? all : some;
   const each = plan && plan.sides === 2 ? " each side" : plan?.mixedSides ? " both sides in turn" : "";
   const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
-  const own =
-    block.rungBy === "OWN" ? " · each on their own rung" : block.rungBy === "CHOOSE" ? " · rung as they choose" : "";
+  const own = block.rungBy === "OWN" ? ownRungs : block.rungBy === "CHOOSE" ? asTheyChoose : "";
   const what = () => {
     switch (d.type) {
       case "CLOCK":

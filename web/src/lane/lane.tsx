@@ -13,6 +13,8 @@ export type LaneBlock = {
   startSec: number;
   endSec: number;
   setStretches: { startSec: number; endSec: number }[];
+  /** one of several stations at the same time */
+  beside?: { number: number; of: number };
 };
 
 const TOP = 26;
@@ -89,7 +91,7 @@ export function Lane({
           <circle cx={x(bellSec)} cy={top - 5} r="2" fill="var(--axis)" />
         </g>
         {blocks.slice(1).map((b, i) => {
-          const from = blocks[i];
+          const from = b.beside && b.beside.number > 0 ? undefined : blocks[i];
           return (
             from && (
               <line
@@ -107,6 +109,9 @@ export function Lane({
           );
         })}
         {blocks.map((b, i) => {
+          // Stations share the height of one block, one strip each; the first has the name.
+          const strip = THICK / (b.beside?.of ?? 1);
+          const topY = y(b.effort) - THICK / 2 + strip * (b.beside?.number ?? 0);
           const shown = labels ? labelRoom(b, blocks.slice(i + 1), x, width - right) : "";
           return (
             // biome-ignore lint/a11y/noStaticElementInteractions: the drawing is named as one picture
@@ -114,8 +119,8 @@ export function Lane({
               <line
                 x1={x(b.startSec)}
                 x2={x(b.endSec)}
-                y1={y(b.effort)}
-                y2={y(b.effort)}
+                y1={topY + strip / 2}
+                y2={topY + strip / 2}
                 stroke={b.family ? familyColour[b.family] : "var(--label)"}
                 strokeWidth="3"
               />
@@ -123,10 +128,10 @@ export function Lane({
                 <rect
                   key={s.startSec}
                   x={x(s.startSec)}
-                  y={y(b.effort) - THICK / 2}
+                  y={topY}
                   width={Math.max(3, x(s.endSec) - x(s.startSec) - 2)}
-                  height={THICK}
-                  rx="3"
+                  height={b.beside ? strip - 0.5 : THICK}
+                  rx={b.beside ? 1 : 3}
                   fill={b.family ? familyColour[b.family] : "var(--label)"}
                 />
               ))}

@@ -21,6 +21,8 @@ export type EditorProps = {
   plan: BlockPlan | undefined;
   catalogue: Ladder[];
   onOffer: Ladder[];
+  /** whether it is a station: rounds and rest are its circuit's */
+  station: boolean;
   /** Names of the pupils, by id. */
   who: { id: string; name: string }[];
   must: (field: string) => string | undefined;
@@ -43,7 +45,7 @@ export type Movers = {
 
 /** The dose sentence, which is itself the editor. */
 export function BlockEditor(props: Props) {
-  const { block, ladder, rung, plan, must, readOnly, who, onChange, onEdit } = props;
+  const { block, ladder, rung, plan, station, must, readOnly, who, onChange, onEdit } = props;
   const number = (field: NumericField, label: string, unit?: string, step = 5, tail?: string) => (
     <NumberField
       label={label}
@@ -106,8 +108,8 @@ export function BlockEditor(props: Props) {
           onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
         />
         <DoseNumbers {...props} />
-        {number("sets", t("dose.sets"), undefined, 1)}
-        <span>{t("dose.setsAfter", { n: block.sets })}</span>
+        {!station && number("sets", t("dose.sets"), undefined, 1)}
+        {!station && <span>{t("dose.setsAfter", { n: block.sets })}</span>}
         <SideChoice {...props} />
       </div>
       {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
@@ -122,32 +124,34 @@ export function BlockEditor(props: Props) {
         })}
       </p>
       <div className="space-y-1.5 border-y border-rule py-2 text-[0.95rem]">
-        <Fold name={t("fold.rest")} values={restTold(block, plan)} open={!!must("restSec")}>
-          <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
-            <Choice
-              label={t("dose.rest")}
-              value={block.rest}
-              options={[
-                { value: "FIXED", text: t("dose.restIs.FIXED") },
-                { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
-                { value: "NONE", text: t("dose.restIs.NONE") },
-              ]}
-              onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
-            />
-            {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
-            {plan && plan.turns > 1 && block.rest !== "NONE" && (
+        {!station && (
+          <Fold name={t("fold.rest")} values={restTold(block, plan)} open={!!must("restSec")}>
+            <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
               <Choice
-                label={t("dose.waiting")}
-                value={block.waitIsRest ? "yes" : "no"}
+                label={t("dose.rest")}
+                value={block.rest}
                 options={[
-                  { value: "yes", text: t("dose.waitingIs.rest") },
-                  { value: "no", text: t("dose.waitingIs.noRest") },
+                  { value: "FIXED", text: t("dose.restIs.FIXED") },
+                  { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
+                  { value: "NONE", text: t("dose.restIs.NONE") },
                 ]}
-                onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+                onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
               />
-            )}
-          </div>
-        </Fold>
+              {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
+              {plan && plan.turns > 1 && block.rest !== "NONE" && (
+                <Choice
+                  label={t("dose.waiting")}
+                  value={block.waitIsRest ? "yes" : "no"}
+                  options={[
+                    { value: "yes", text: t("dose.waitingIs.rest") },
+                    { value: "no", text: t("dose.waitingIs.noRest") },
+                  ]}
+                  onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+                />
+              )}
+            </div>
+          </Fold>
+        )}
         <Fold
           name={t("fold.around")}
           values={t("fold.aroundIs", {
@@ -197,7 +201,7 @@ export function BlockEditor(props: Props) {
       </div>
       <div className="flex flex-wrap gap-2">
         <MoveButtons {...props} />
-        <SplitFor {...props} />
+        {!station && <SplitFor {...props} />}
       </div>
     </fieldset>
   );

@@ -17,15 +17,16 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
-import { useEffect, useRef } from "react";
+import { Fragment, useEffect, useRef } from "react";
 import { v4 } from "uuid";
 import type { Problem } from "../../api/client";
-import type { Block, BlockPlan, Edit, Ladder, LessonView } from "../../api/types";
+import type { Block, BlockPlan, Circuit, CircuitPlan, Edit, Ladder, LessonView } from "../../api/types";
 import { blockName } from "../../lane/lane-blocks";
 import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
-import { clock, count, dose, modifier, moveHelp } from "../../words";
+import { clock, count, dose, modifier, moveHelp, stationDose } from "../../words";
 import { texts } from "../../words/texts";
 import { BlockEditor } from "./block-editor";
+import { CircuitHead } from "./circuit-head";
 import { TimeEditor } from "./time-editor";
 
 const t = texts("plan");
@@ -33,6 +34,8 @@ const t = texts("plan");
 type Props = {
   blocks: Block[];
   plans: BlockPlan[];
+  circuits: Circuit[];
+  circuitPlans: CircuitPlan[];
   catalogue: Ladder[];
   onOffer: Ladder[];
   who: LessonView["who"];
@@ -84,12 +87,45 @@ export function BlockList(props: Props) {
     >
       <SortableContext items={blocks.map((b) => b.id)} strategy={verticalListSortingStrategy} disabled={readOnly}>
         <ol className="border-t-2 border-ink" aria-label={t("blockList.blocks")}>
-          {blocks.map((b, i) => (
-            <BlockLine key={b.id} {...props} block={b} index={i} />
-          ))}
+          {blocks.map((b, i) => {
+            const circuit = props.circuits.find((c) => c.stationIds[0] === b.id);
+            return (
+              <Fragment key={b.id}>
+                {circuit && <Head {...props} circuit={circuit} index={i} />}
+                <BlockLine {...props} block={b} index={i} />
+              </Fragment>
+            );
+          })}
         </ol>
       </SortableContext>
     </DndContext>
+  );
+}
+
+function Head({
+  circuit,
+  index,
+  circuits,
+  circuitPlans,
+  blocks,
+  who,
+  problem,
+  readOnly,
+  onEdit,
+}: Props & { circuit: Circuit; index: number }) {
+  const after = index + circuit.stationIds.length;
+  const move = (to: number) => onEdit([{ type: "MOVE", blockId: circuit.id, to }], `move ${circuit.id} ${Date.now()}`);
+  return (
+    <CircuitHead
+      circuit={circuit}
+      plan={circuitPlans.find((c) => c.id === circuit.id)}
+      who={who}
+      must={(field) => problem?.must(`lesson.circuits[${circuits.indexOf(circuit)}].${field}`) ?? problem?.must(field)}
+      readOnly={readOnly}
+      onEdit={onEdit}
+      onUp={index > 0 ? () => move(index - 1) : undefined}
+      onDown={after < blocks.length ? () => move(index + 1) : undefined}
+    />
   );
 }
 
@@ -111,6 +147,8 @@ function BlockLine(props: Props & { block: Block; index: number }) {
   const ladder = catalogue.find((l) => l.id === forwards.ladderId);
   const rung = ladder?.rungs.find((r) => r.id === forwards.rungId);
   const plan = plans.find((p) => p.id === block.id);
+  const circuit = props.circuits.find((c) => c.stationIds.includes(block.id));
+  const station = circuit ? circuit.stationIds.indexOf(block.id) + 1 : 0;
   const open = chosenId === block.id;
   const path = `lesson.blocks[${index}]`;
   const wrong = problem?.errors.some((e) => e.field.startsWith(path));
@@ -129,7 +167,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
       }}
       className={`border-b border-l-8 border-b-rule ${open ? "bg-tint" : "bg-sheet"}`}
     >
-      <div className="flex items-center gap-3 py-2 pr-2">
+      <div className={`flex items-center gap-3 py-2 pr-2 ${circuit ? "pl-5" : ""}`}>
         {!readOnly && (
           <button
             type="button"
@@ -141,7 +179,9 @@ function BlockLine(props: Props & { block: Block; index: number }) {
             <GripVertical size={18} aria-hidden />
           </button>
         )}
-        <span className="clock w-5 text-right text-soft">{index + 1}</span>
+        <span className={`clock w-5 text-right ${circuit ? "font-bold" : "text-soft"}`}>
+          {circuit ? station : index + 1}
+        </span>
         {ladder ? <FamilyGlyph family={ladder.family} size={26} /> : <TimeGlyph kind={block.kind} size={26} />}
         <button
           type="button"
@@ -167,7 +207,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
             <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
           )}
           <span className={`block text-[0.95rem] ${wrong ? "font-semibold text-alert" : "text-soft"}`}>
-            {dose(block, plan, rung)}
+            {circuit && plan ? stationDose(block, plan, circuit) : dose(block, plan, rung)}
             {plan && plan.waiting > 0 && (
               <span className={block.meanwhile ? "" : "font-semibold text-alert"}>
                 {" ‖ "}
@@ -179,7 +219,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
             {stops && <span className="font-semibold text-alert"> {t("blockList.toMendFirst")}</span>}
           </span>
         </button>
-        <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>
+        {!circuit && <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>}
       </div>
       {open && <Opened {...props} forwards={forwards} />}
     </li>
@@ -224,6 +264,7 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
       ladder={ladder}
       rung={rung}
       plan={plans.find((p) => p.id === block.id)}
+      station={props.circuits.some((c) => c.stationIds.includes(block.id))}
       catalogue={catalogue}
       onOffer={onOffer}
       who={who}

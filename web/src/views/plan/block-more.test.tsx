@@ -80,6 +80,7 @@ function show(changed: Partial<Block> = {}, figures: Partial<BlockPlan> = {}) {
         plan={plan as BlockPlan}
         catalogue={[ladder]}
         onOffer={[ladder]}
+        station={false}
         who={[{ id: "p1", name: "Amaru T." }]}
         must={() => undefined}
         readOnly={false}
@@ -173,6 +174,7 @@ it("splits a block for some, and for all or nobody not", () => {
       {...props}
       block={{ ...block, onlyPupilIds: [] }}
       onOffer={[]}
+      station={false}
       who={who}
       must={() => undefined}
       readOnly={false}

@@ -18,6 +18,7 @@ export function emptyLesson(minutes: number): Lesson {
     transitionSec: 30,
     silenced: [],
     blocks: [],
+    circuits: [],
     afterNote: null,
   };
 }

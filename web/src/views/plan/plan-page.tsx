@@ -2,13 +2,15 @@ import { useQuery } from "@tanstack/react-query";
 import { ArrowLeft, Printer } from "lucide-react";
 import { Link, useParams } from "react-router";
 import { ladders, lesson } from "../../api/queries";
-import type { Block, BlockPlan, Ladder, LessonView } from "../../api/types";
+import type { Block, BlockPlan, Circuit, CircuitPlan, Ladder, LessonView } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { blockName, laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
+import { StationsRoom } from "../../room/stations-room";
 import { Failed, Loading } from "../../ui/states";
-import { bell, caution, clock, day, deferring, dose, gate, turns } from "../../words";
+import { bell, caution, clock, day, deferring, dose, gate, stationDose, turns } from "../../words";
 import { texts } from "../../words/texts";
+import { WhoIsWhere } from "./who-is-where";
 
 const t = texts("plan");
 
@@ -31,6 +33,12 @@ function Page({ view, catalogue }: { view: LessonView; catalogue: Ladder[] }) {
   // The room as the fullest block needs it.
   const fullest = [...plan.blocks].sort((a, b) => (b.spots?.placed.length ?? 0) - (a.spots?.placed.length ?? 0))[0];
   const inRoom = planned.blocks.find((b) => b.id === fullest?.id);
+  const circuit = plan.circuits[0];
+  const stationNames = (c: CircuitPlan) =>
+    c.stations.map((s) => {
+      const station = planned.blocks.find((b) => b.id === s.blockId);
+      return station ? blockName(station, catalogue) : "";
+    });
   const roomLadder = catalogue.find((l) => l.id === inRoom?.ladderId);
   return (
     <article className="mx-auto max-w-4xl print:max-w-none" data-testid="plan-page">
@@ -75,13 +83,23 @@ function Page({ view, catalogue }: { view: LessonView; catalogue: Ladder[] }) {
               ladder={catalogue.find((l) => l.id === b.ladderId)}
               catalogue={catalogue}
               startMin={planned.startMin}
+              circuit={planned.circuits.find((c) => c.stationIds.includes(b.id))}
             />
           ))}
         </tbody>
       </table>
       <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-6 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:grid-cols-2">
         <div>
-          {inRoom && (
+          {circuit && (
+            <StationsRoom
+              place={view.place}
+              circuit={circuit}
+              plans={plan.blocks}
+              names={stationNames(circuit)}
+              spaceName={view.spaceName}
+            />
+          )}
+          {!circuit && inRoom && (
             <Room
               place={view.place}
               plan={fullest}
@@ -111,6 +129,9 @@ function Page({ view, catalogue }: { view: LessonView; catalogue: Ladder[] }) {
           </section>
         </div>
       </div>
+      {plan.circuits.map((c) => (
+        <WhoIsWhere key={c.id} circuit={c} names={stationNames(c)} />
+      ))}
       <section className="mt-4">
         <h2 className="text-base">{t("page.notes")}</h2>
         <p className="text-sm text-soft">{t("page.notesFor")}</p>
@@ -128,6 +149,7 @@ function Row({
   ladder,
   catalogue,
   startMin,
+  circuit,
 }: {
   number: number;
   block: Block;
@@ -135,6 +157,7 @@ function Row({
   ladder: Ladder | undefined;
   catalogue: Ladder[];
   startMin: number | null;
+  circuit: Circuit | undefined;
 }) {
   const rung = ladder?.rungs.find((r) => r.id === block.rungId);
   const words = plan?.words ?? rung;
@@ -145,14 +168,22 @@ function Row({
       <td className="clock py-1 pr-3 whitespace-nowrap">
         {plan && at(startMin, plan.startSec)}
         <span className="block text-sm text-soft">{plan && clock(plan.endSec - plan.startSec)}</span>
+        {circuit && (
+          <span className="block text-sm">
+            {t("circuit.pageStation", { n: circuit.stationIds.indexOf(block.id) + 1, of: circuit.stationIds.length })}
+          </span>
+        )}
       </td>
       <td className="py-1 pr-3">
         <strong>
           {number} {blockName(block, catalogue)}
         </strong>
-        {words && `: ${words.name}`} <span className="text-soft">{dose(block, plan, rung)}</span>
+        {words && `: ${words.name}`}{" "}
+        <span className="text-soft">
+          {circuit && plan ? stationDose(block, plan, circuit) : dose(block, plan, rung)}
+        </span>
         {words && <span className="block text-[0.95rem]">{words.task}</span>}
-        {plan && plan.turns > 1 && <span className="block text-[0.95rem]">{turns(plan)}</span>}
+        {plan && !circuit && plan.turns > 1 && <span className="block text-[0.95rem]">{turns(plan)}</span>}
         {quiet && quietRung && (
           <span className="block text-[0.95rem]">
             {t("page.quiet", { task: `${quiet.name}, ${quietRung.name.toLowerCase()}` })}

@@ -7,8 +7,9 @@ import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
 import type { Block, Edit, Ladder, LessonView, Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
-import { laneBlocks } from "../../lane/lane-blocks";
+import { blockName, laneBlocks } from "../../lane/lane-blocks";
 import { Room } from "../../room/room";
+import { StationsRoom } from "../../room/stations-room";
 import { Failed, Loading } from "../../ui/states";
 import { caution, deferring } from "../../words";
 import { texts } from "../../words/texts";
@@ -24,6 +25,7 @@ import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
 import { SaveState } from "./save-state";
+import { SideBySide } from "./side-by-side";
 import { usePlan } from "./use-plan";
 
 const t = texts("plan");
@@ -65,6 +67,7 @@ function Editor({
   const blocks = draft.lesson.blocks;
   const chosen = blocks.find((b) => b.id === chosenId);
   const shownPlan = saved.plan.blocks.find((b) => b.id === (chosen?.id ?? blocks[0]?.id));
+  const shownCircuit = saved.plan.circuits.find((c) => c.stations.some((s) => s.blockId === shownPlan?.id));
   const shownLadder = catalogue.find((l) => l.id === (chosen ?? blocks[0])?.ladderId);
   const setBlocks = (next: Block[], step: string) => changeLesson({ ...draft.lesson, blocks: next }, step);
   const must = (field: string) => problem?.must(field);
@@ -175,6 +178,8 @@ function Editor({
           <BlockList
             blocks={blocks}
             plans={saved.plan.blocks}
+            circuits={draft.lesson.circuits}
+            circuitPlans={saved.plan.circuits}
             catalogue={catalogue}
             onOffer={onOffer}
             problem={problem}
@@ -192,6 +197,7 @@ function Editor({
                 {t("planView.addABlock")}
               </button>
               <ProposeButton onPress={() => setProposing(true)} />
+              {!atHome && <SideBySide blocks={blocks} catalogue={catalogue} onEdit={plan.edit} />}
               <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
                 {t("planView.routine")}
               </button>
@@ -209,14 +215,28 @@ function Editor({
         </div>
         <aside aria-label={t("planView.roomAndFindings")} className="space-y-5 lg:row-span-2">
           <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
-          <Room
-            place={saved.place}
-            plan={shownPlan}
-            block={chosen ?? blocks[0]}
-            needsWall={shownLadder?.footprint.needsWall ?? false}
-            name={saved.spaceName}
-            atHome={atHome}
-          />
+          {shownCircuit ? (
+            <StationsRoom
+              place={saved.place}
+              circuit={shownCircuit}
+              plans={saved.plan.blocks}
+              names={shownCircuit.stations.map((s) => {
+                const station = saved.lesson.blocks.find((b) => b.id === s.blockId);
+                return station ? blockName(station, catalogue) : "";
+              })}
+              spaceName={saved.spaceName}
+              chosenId={chosenId}
+            />
+          ) : (
+            <Room
+              place={saved.place}
+              plan={shownPlan}
+              block={chosen ?? blocks[0]}
+              needsWall={shownLadder?.footprint.needsWall ?? false}
+              name={saved.spaceName}
+              atHome={atHome}
+            />
+          )}
           <Findings
             view={saved}
             catalogue={catalogue}

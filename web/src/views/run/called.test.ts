@@ -11,6 +11,7 @@ const work = (index: number): Segment => ({
   set: 0,
   turn: 0,
   side: 0,
+  beside: null,
 });
 const script = {
   segments: [work(0), work(1)],

@@ -1,4 +1,5 @@
 import type { RunScript, Segment } from "../../api/types";
+import { circuitOf } from "./stations";
 
 /**
  * The word that is called now, and since when in milliseconds; it goes by the run's clock, so that every screen calls the same. Undefined where nothing
@@ -10,7 +11,8 @@ export function calledNow(
   offsetMs: number,
 ): { word: string; number: number; sinceMs: number } | undefined {
   const calls = script.blocks[segment.block]?.calls;
-  if (!calls || segment.kind !== "WORK") return undefined;
+  // One voice for all stations would call at the wrong ones.
+  if (!calls || segment.kind !== "WORK" || circuitOf(script, segment.block)) return undefined;
   if (calls.atSec) return atItsSecond(calls.words, calls.order, calls.atSec, offsetMs);
   if (calls.everySec === 0) return undefined;
   const perRound = Math.ceil(segment.durationSec / calls.everySec);

@@ -11,6 +11,7 @@ const segment = (kind: Segment["kind"]): Segment => ({
   set: 0,
   turn: 0,
   side: 0,
+  beside: null,
 });
 
 const told = (sec: number) => callsOf(segment("WORK"), sec * 1000).map((c) => `${c.atMs / 1000} ${c.text}`);

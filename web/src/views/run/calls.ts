@@ -51,6 +51,8 @@ export function callsOf(segment: Segment, lengthMs: number, change: Change = "PL
     calls.push({ atMs: lengthMs, text: "Stop", tone: "stop", say: "Stop" });
   }
   if (segment.kind === "SIDE_SWAP") calls.push({ atMs: 0, text: "Change sides", tone: "half", say: "Change sides" });
+  if (segment.kind === "STATION_CHANGE")
+    calls.push({ atMs: 0, text: "Change stations", tone: "half", say: "Change stations" });
   if (segment.kind === "TURN_SWAP")
     calls.push({ atMs: 0, text: changeWord[change], tone: "half", say: changeWord[change] });
   if (segment.kind === "WATER") calls.push({ atMs: 0, text: "Water", tone: "water", say: "Water" });

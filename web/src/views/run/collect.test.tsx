@@ -16,6 +16,7 @@ const segment = (index: number, kind: Segment["kind"], side: number): Segment =>
   index,
   kind,
   side,
+  beside: null,
   block: 0,
   set: 0,
   turn: 0,

@@ -14,6 +14,7 @@ import { OwnWord } from "./own-word";
 import { askedOf, resultOf, rungIn } from "./result-of";
 import { blockName, roundName, turnName } from "./round-name";
 import { sharedNow } from "./shared-clock";
+import { circuitOf } from "./stations";
 import type { useRun } from "./use-run";
 
 const t = texts("run");
@@ -127,7 +128,9 @@ export function Collect({
         <div>
           <p className="text-mist">
             {[
-              ladder ? `${segment.block + 1} ${ladder.name}` : blockName(run, segment.block),
+              ladder && !circuitOf(script, segment.block)
+                ? `${segment.block + 1} ${ladder.name}`
+                : blockName(run, segment.block),
               rungsHere.size === 1 && rungHere?.name,
               turnName(run, round, played),
             ]

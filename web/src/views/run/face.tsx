@@ -8,6 +8,7 @@ import { changeOf, changeWord } from "./calls";
 import { ladderInForce } from "./in-force";
 import { type Played, type Position, roundAt } from "./log";
 import { rungOfSet } from "./rung-of-set";
+import { atStation, circuitOf, visitOf } from "./stations";
 
 const t = texts("run");
 
@@ -20,6 +21,7 @@ export const kindWord: Record<Segment["kind"], string> = {
   TURN_SWAP: "Change places",
   REST: "Rest",
   TRANSITION: "On to the next task",
+  STATION_CHANGE: "Change stations",
   TALK: "Talk",
   WATER: "Water",
 };
@@ -38,6 +40,7 @@ export function Face({
   begun,
   small,
   tapping,
+  station,
 }: {
   run: Run;
   played: Played;
@@ -47,15 +50,20 @@ export function Face({
   small: boolean;
   /** pads are open below: the clock gives them room */
   tapping: boolean;
+  /** of a circuit the station that this screen looks after, from 0 */
+  station: number;
 }) {
   const { segments, blocks } = run.sheet.script;
-  const segment = segments[position.segment];
-  if (!segment)
+  const onNow = segments[position.segment];
+  if (!onNow)
     return (
       <header>
         <p className={`digits ${small ? "text-7xl" : "text-[clamp(5rem,16vw,12.5rem)]"}`}>0:00</p>
       </header>
     );
+  const segment = atStation(run.sheet.script, onNow, station);
+  const circuit = circuitOf(run.sheet.script, segment.block);
+  const visit = visitOf(run.sheet.script, segment);
   // In a transition the next task is what matters.
   const blockNumber = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
   const block = blocks[blockNumber];
@@ -63,7 +71,7 @@ export function Face({
   const rung = ladder?.rungs.find((r) => block && r.id === rungOfSet(block, segment.set));
   const left = played.lengthMs(segment.index) - position.offsetMs;
   const round = segments[roundAt(segments, segment.index)];
-  const inTurn = round && round.block === segment.block && segment.kind !== "TRANSITION";
+  const inTurn = !circuit && round && round.block === segment.block && segment.kind !== "TRANSITION";
   const sideNow = segment.kind === "WORK" ? block?.sides[segment.side] : nextSide(segments, segment, blocks);
   const turns = block?.turns.length ?? 1;
   const sets = 1 + Math.max(0, ...segments.filter((s) => s.block === blockNumber).map((s) => s.set));
@@ -123,6 +131,9 @@ export function Face({
           {ladder && <span>{ladder.name}</span>}
           <span className="text-mist">
             {held ? "Held" : begun ? wordOf(run.sheet.script, segment) : "Ready when you are"}
+            {circuit &&
+              segment.turn >= 0 &&
+              ` · ${t("stations.visit", { n: visit.visit + 1, of: circuit.stations })} · ${t("stations.round", { n: visit.round + 1, of: circuit.rounds })}`}
             {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
             {inTurn && turns > 1 && ` · turn ${round.turn + 1} of ${turns}`}
             {inTurn && played.isTrial(round.index) && " · a trial, nobody’s best"}

@@ -4,7 +4,8 @@ import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
 import { texts } from "../../words/texts";
 import { type Played, roundStart } from "./log";
-import { blockName } from "./round-name";
+import { blockName, turnName } from "./round-name";
+import { circuitOf } from "./stations";
 
 const t = texts("run");
 
@@ -36,7 +37,7 @@ export function GoTo({
         <p className="text-mist">{t("goTo.forwardSkipsWhatLies")}</p>
         <ol className="mt-3 space-y-3">
           {blocks.map((block, b) => {
-            const mine = segments.filter((s) => s.block === b && s.kind !== "TRANSITION");
+            const mine = segments.filter((s) => s.block === b && s.beside == null && s.kind !== "TRANSITION");
             const first = mine[0];
             const rounds = mine.filter((s) => s.kind === "WORK");
             if (!first) return null;
@@ -58,11 +59,13 @@ export function GoTo({
                     {rounds.map((r) => {
                       const side = block.sides[r.side] ?? "NONE";
                       const sets = rounds.some((x) => x.set > 0);
-                      const words = [
-                        sets && `set ${r.set + 1}`,
-                        block.turns.length > 1 && `turn ${r.turn + 1}`,
-                        block.sides.length > 1 && sideWord[side],
-                      ].filter(Boolean);
+                      const words = circuitOf(run.sheet.script, b)
+                        ? [turnName(run, r.index)]
+                        : [
+                            sets && `set ${r.set + 1}`,
+                            block.turns.length > 1 && `turn ${r.turn + 1}`,
+                            block.sides.length > 1 && sideWord[side],
+                          ].filter(Boolean);
                       return (
                         <button
                           key={r.index}

@@ -14,8 +14,10 @@ const script: RunScript = {
     set: 0,
     turn: index < 5 ? 0 : 1,
     side: [1, 6].includes(index) ? 0 : [3, 8].includes(index) ? 1 : -1,
+    beside: null,
   })),
   blocks: [],
+  circuits: [],
 };
 
 describe("rounds and turns", () => {

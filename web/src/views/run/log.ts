@@ -93,7 +93,7 @@ export class Played {
         this.moved.push(what);
         break;
       case "TRIAL":
-        this.trials.add(`${what.segment}/${what.take}`);
+        this.trials.add(`${leadOf(this.script.segments, what.segment)}/${what.take}`);
         break;
       case "SCORES_ON_WALL":
         this.scoresOnWall = what.on;
@@ -106,7 +106,7 @@ export class Played {
     let segment = anchor.segment;
     let left = anchor.offsetMs + Math.max(0, nowMs - anchor.atMs);
     while (segment < this.script.segments.length) {
-      const length = this.lengthMs(segment);
+      const length = this.clockMs(segment);
       if (left < length) return { segment, offsetMs: left };
       left -= length;
       segment++;
@@ -117,7 +117,7 @@ export class Played {
   /** Rounds that the clock went through since the anchor, with how far. */
   private *since(nowMs: number): Generator<[round: number, ms: number]> {
     const at = this.at(nowMs);
-    for (let s = this.anchor.segment; s < at.segment; s++) if (this.isRound(s)) yield [s, this.lengthMs(s)];
+    for (let s = this.anchor.segment; s < at.segment; s++) if (this.isRound(s)) yield [s, this.clockMs(s)];
     if (this.isRound(at.segment) && at.offsetMs > 0) yield [at.segment, at.offsetMs];
   }
 
@@ -139,16 +139,30 @@ export class Played {
 
   /** Milliseconds for which a round's clock has run at a time; undefined where it never was in it. */
   workedMs(round: number, take: number, nowMs: number): number | undefined {
-    const before = this.worked.get(`${round}/${take}`);
-    const now = take === this.take(round) ? [...this.since(nowMs)].find(([r]) => r === round)?.[1] : undefined;
-    return before === undefined && now === undefined ? undefined : Math.max(before ?? 0, now ?? 0);
+    const lead = leadOf(this.script.segments, round);
+    const before = this.worked.get(`${lead}/${take}`);
+    const now = take === this.take(lead) ? [...this.since(nowMs)].find(([r]) => r === lead)?.[1] : undefined;
+    if (before === undefined && now === undefined) return undefined;
+    const ms = Math.max(before ?? 0, now ?? 0);
+    // A station whose work is shorter than the others' ends sooner.
+    return lead === round ? ms : Math.min(ms, this.plannedMs(round));
   }
 
   /** Whether a take was begun anew before its end, and counts for nothing. */
   isDropped(round: number, take: number): boolean {
-    return this.dropped.has(`${round}/${take}`);
+    return this.dropped.has(`${leadOf(this.script.segments, round)}/${take}`);
   }
 
+  /** How long the clock is in a segment: never in what lies beside another. */
+  private clockMs(segment: number): number {
+    return this.script.segments[segment]?.beside == null ? this.lengthMs(segment) : 0;
+  }
+
+  private plannedMs(segment: number): number {
+    return 1000 * (this.script.segments[segment]?.durationSec ?? 0);
+  }
+
+  /** With what was added to it; at another station as long as is planned there. */
   lengthMs(segment: number): number {
     const s = this.script.segments[segment];
     return s ? 1000 * (s.durationSec + (this.added.get(segment) ?? 0)) : 0;
@@ -174,7 +188,7 @@ export class Played {
   isTrial(round: number, take = this.take(round)): boolean {
     const segment = this.script.segments[round];
     const tryFirst = this.script.blocks[segment?.block ?? -1]?.tryFirst ?? false;
-    return this.trials.has(`${round}/${take}`) || (tryFirst && segment?.set === 0);
+    return this.trials.has(`${leadOf(this.script.segments, round)}/${take}`) || (tryFirst && segment?.set === 0);
   }
 }
 
@@ -235,6 +249,18 @@ export function disputes(counts: Map<string, Tally>): Dispute[] {
   return open;
 }
 
+/** The segment that the clock goes by: itself, or for work at another station that beside which it lies. */
+export function leadOf(segments: Segment[], index: number): number {
+  return segments[index]?.beside ?? index;
+}
+
+/** The next place that the clock comes to: what lies beside a round is none. */
+export function afterOf(segments: Segment[], index: number): number {
+  let next = index + 1;
+  while (segments[next] && segments[next]?.beside != null) next++;
+  return next;
+}
+
 /** Where a round begins: its count-in, or for a second side its own start. */
 export function roundStart(segments: Segment[], work: number): number {
   return segments[work - 1]?.kind === "COUNT_IN" ? work - 1 : work;
@@ -244,7 +270,8 @@ export function roundStart(segments: Segment[], work: number): number {
 export function roundAt(segments: Segment[], at: number): number {
   const here = segments[at];
   if (here?.kind === "COUNT_IN") return at + 1;
-  for (let i = Math.min(at, segments.length - 1); i >= 0; i--) if (segments[i]?.kind === "WORK") return i;
+  for (let i = Math.min(at, segments.length - 1); i >= 0; i--)
+    if (segments[i]?.kind === "WORK") return leadOf(segments, i);
   return -1;
 }
 

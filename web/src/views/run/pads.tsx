@@ -10,6 +10,7 @@ import { bestBefore, rungIn, sideOf } from "./result-of";
 import { rungOfSet } from "./rung-of-set";
 import { Rungs } from "./rungs";
 import { sharedNow } from "./shared-clock";
+import { circuitOf, ofStation } from "./stations";
 import type { useRun } from "./use-run";
 import { WhomToWatch } from "./whom-to-watch";
 
@@ -24,6 +25,7 @@ export function Pads({
   played,
   counts,
   segment,
+  station,
   watched,
   onWatch,
   record,
@@ -32,19 +34,27 @@ export function Pads({
   played: Played;
   counts: Map<string, Tally>;
   segment: Segment;
+  /** of a circuit the station that this screen looks after, from 0 */
+  station: number;
   watched: string[];
   onWatch: (ids: string[]) => void;
   record: ReturnType<typeof useRun>["record"];
 }) {
   const { segments, blocks } = run.sheet.script;
-  const nextWork = segments.find((s) => s.kind === "WORK" && s.index >= segment.index);
-  const round = ["WORK", "SIDE_SWAP"].includes(segment.kind)
+  const nextWork = segments.find((s) => s.kind === "WORK" && s.beside == null && s.index >= segment.index);
+  const byTheClock = ["WORK", "SIDE_SWAP"].includes(segment.kind)
     ? roundAt(segments, segment.index)
     : (nextWork?.index ?? -1);
+  const round = ofStation(run.sheet.script, byTheClock, station);
   const work = segments[round];
   const block = work && blocks[work.block];
   const turn = work && block?.turns[work.turn];
   const ladder = ladderInForce(run, block);
+  // At a station only those of the group that is there can be watched.
+  const stationsOwn =
+    work && turn && circuitOf(run.sheet.script, work.block)
+      ? new Set([...turn.waiting, ...turn.crews.flatMap((c) => [...c.workers, ...c.helpers])])
+      : undefined;
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
   const crews = (turn?.crews ?? []).filter((c) => c.workers.some((w) => !played.away.has(w)));
@@ -162,7 +172,14 @@ export function Pads({
             <strong className="text-chalk">{say("pads.not")}</strong> {main.countsNot}
           </p>
         )}
-        <WhomToWatch run={run} block={work.block} away={played.away} watched={watched} onWatch={onWatch} />
+        <WhomToWatch
+          run={run}
+          block={work.block}
+          away={played.away}
+          here={stationsOwn}
+          watched={watched}
+          onWatch={onWatch}
+        />
         <p className="mt-2 text-mist">
           {main && viewOf(main.measure).bySide
             ? "Each pair keeps its own match. Press it to keep the sheet here:"

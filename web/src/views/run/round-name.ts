@@ -1,10 +1,16 @@
 import type { Run } from "../../api/types";
+import { texts } from "../../words/texts";
 import type { Played } from "./log";
+import { circuitOf, visitOf } from "./stations";
+
+const t = texts("run");
 
 /** A block by its place, task and rung: two of one task can be told apart. */
 export function blockName(run: Run, block: number): string {
   const b = run.sheet.script.blocks[block];
   const ladder = run.sheet.ladders.find((l) => l.id === b?.ladderId);
+  const circuit = circuitOf(run.sheet.script, block);
+  if (circuit && ladder) return t("stations.station", { n: block - circuit.firstBlock + 1, name: ladder.name });
   if (!b || !ladder)
     return `${block + 1} ${b?.note ?? (b ? { TASK: "Task", FREE: "Free", ROUTINE: "Routine", TALK: "Talk", WATER: "Water" }[b.kind] : "")}`;
   return `${block + 1} ${ladder.name}: ${ladder.rungs.find((r) => r.id === b.rungId)?.name ?? ""}`;
@@ -18,6 +24,17 @@ export function turnName(run: Run, round: number, played?: Played): string {
   const sets = 1 + Math.max(0, ...segments.filter((x) => x.block === s.block).map((x) => x.set));
   const turns = blocks[s.block]?.turns.length ?? 1;
   const take = played?.take(round) ?? 1;
+  const circuit = circuitOf(run.sheet.script, s.block);
+  if (circuit) {
+    const at = visitOf(run.sheet.script, s);
+    return [
+      t("stations.visitShort", { n: at.visit + 1 }),
+      circuit.rounds > 1 && t("stations.roundShort", { n: at.round + 1 }),
+      take > 1 && `begun ${take} times`,
+    ]
+      .filter(Boolean)
+      .join(", ");
+  }
   return [sets > 1 && `set ${s.set + 1}`, turns > 1 && `turn ${s.turn + 1}`, take > 1 && `begun ${take} times`]
     .filter(Boolean)
     .join(", ");

@@ -8,6 +8,7 @@ import { Failed, Loading } from "../../ui/states";
 import { useOnDevice } from "../../ui/use-on-device";
 import { texts } from "../../words/texts";
 import { Aside } from "./aside";
+import { AtStations } from "./at-stations";
 import { callNow, callsOf, changeOf, Sounder } from "./calls";
 import { Collect } from "./collect";
 import { Disputes } from "./disputes";
@@ -15,7 +16,7 @@ import { afterTurn } from "./ended-turn";
 import { Face } from "./face";
 import { GoTo } from "./go-to";
 import { HeardChoice } from "./heard-choice";
-import { type Played, roundAt, roundStart, roundsOfTurn, turnsEnded } from "./log";
+import { afterOf, type Played, roundAt, roundStart, roundsOfTurn, turnsEnded } from "./log";
 import { missingIn } from "./missing";
 import { wordOf } from "./own-word";
 import { Pads } from "./pads";
@@ -24,6 +25,7 @@ import { runLane } from "./run-lane";
 import { Said } from "./said";
 import { Seen } from "./seen";
 import { sharedNow } from "./shared-clock";
+import { atStation, circuitOf, ofStation, roundAtStation } from "./stations";
 import { StopAll } from "./stop-all";
 import { useNow, useRun } from "./use-run";
 import { useSounds } from "./use-sounds";
@@ -73,13 +75,18 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const navigate = useNavigate();
   const [ending, setEnding] = useState(false);
   const [watched, setWatched] = useOnDevice<string[]>(`marble.watched.${run.id}`, []);
+  const [station, setStation] = useOnDevice<number>(`marble.station.${run.id}`, 0);
   const [collecting, setCollecting] = useState<number>();
   const sounder = useRef(new Sounder());
   const round = roundAt(segments, position.segment);
   const ended = useMemo(() => turnsEnded(segments, position.segment), [segments, position.segment]);
   const missing = ended.filter((r) => missingIn(run, r, played, on.counts, now) > 0);
-  const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP"].includes(segment.kind);
-  const lastEnded = ended.at(-1);
+  const circuit = circuitOf(script, segment?.block);
+  const shown = segment && atStation(script, segment, station);
+  // Between two rounds of a visit there is no time for numbers: they are asked for when all move on.
+  const resting = !segment || !["WORK", "COUNT_IN", "SIDE_SWAP", ...(circuit ? ["REST"] : [])].includes(segment.kind);
+  const lastOfAll = ended.at(-1);
+  const lastEnded = lastOfAll === undefined ? undefined : ofStation(script, lastOfAll, station);
   const shownTurn = collecting;
   // One that was skipped on the way to another block has no numbers to ask for.
   const worked =
@@ -90,11 +97,11 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
   const toClose = shownTurn !== undefined && !resting && nothingLeft(run, shownTurn, played, on, now);
 
   // In the rest the numbers are asked for. The sheet stays while somebody is at it, also when work begins or another turn ends.
-  const shown = useRef(shownTurn);
-  shown.current = shownTurn;
+  const open = useRef(shownTurn);
+  open.current = shownTurn;
   useEffect(() => {
     if (newlyEnded === undefined) return;
-    if (shown.current === undefined || !atTheSheet()) setCollecting(newlyEnded);
+    if (open.current === undefined || !atTheSheet()) setCollecting(newlyEnded);
   }, [newlyEnded]);
   useEffect(() => {
     if (toClose && !atTheSheet()) setCollecting(undefined);
@@ -119,9 +126,9 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
       });
     },
     again: () => round >= 0 && jump("AGAIN", roundStart(segments, round)),
-    next: () => segment && jump("NEXT", position.segment + 1),
+    next: () => segment && jump("NEXT", afterOf(segments, position.segment)),
     back: () => {
-      const before = segments.filter((s) => s.kind === "WORK" && s.index < round).at(-1);
+      const before = segments.filter((s) => s.kind === "WORK" && s.beside == null && s.index < round).at(-1);
       if (before) jump("BACK", roundStart(segments, before.index));
     },
     stopAll: () => {
@@ -189,7 +196,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
     }
   }, []);
 
-  const turnOn = segments.find((s) => s.kind === "WORK" && s.index >= position.segment);
+  const turnOn = roundAtStation(script, position.segment, station);
   const tapping =
     !!turnOn &&
     !!script.blocks[turnOn.block]?.turns[turnOn.turn]?.crews.some((c) => c.workers.some((w) => watched.includes(w)));
@@ -210,7 +217,8 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         call={call}
         begun={begun}
         small={shownTurn !== undefined}
-        tapping={tapping}
+        tapping={tapping || !!circuit}
+        station={station}
       />
       {played.stopped && <StopAll onGo={press.holdOrGo} />}
       <Disputes run={run} played={played} disputes={on.disputes} record={on.record} />
@@ -218,6 +226,18 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         {call}
       </p>
       <div className="min-h-0 flex-1">
+        {segment && (shownTurn === undefined || segment.kind === "STATION_CHANGE") && (
+          <AtStations
+            script={script}
+            ladders={run.sheet.ladders}
+            segment={segment}
+            nameOf={(id) =>
+              played.away.has(id) ? null : (run.sheet.pupils.find((p) => p.pupilId === id)?.name ?? null)
+            }
+            chosen={station}
+            onChoose={setStation}
+          />
+        )}
         {shownTurn !== undefined && (
           <Collect
             key={shownTurn}
@@ -239,6 +259,7 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
             played={played}
             counts={on.counts}
             segment={segment}
+            station={station}
             watched={watched}
             onWatch={setWatched}
             record={on.record}
@@ -247,8 +268,15 @@ function Running({ run, played, on }: { run: Run; played: Played; on: On }) {
         {segment && shownTurn === undefined && script.blocks[segment.block]?.kind === "FREE" && (
           <Said run={run} played={played} segment={segment} events={on.events} record={on.record} />
         )}
-        {segment && shownTurn === undefined && (
-          <Seen run={run} played={played} segment={segment} round={round} events={on.events} record={on.record} />
+        {shown && shownTurn === undefined && (
+          <Seen
+            run={run}
+            played={played}
+            segment={shown}
+            round={ofStation(script, round, station)}
+            events={on.events}
+            record={on.record}
+          />
         )}
         {!segment && shownTurn === undefined && (
           <p className="py-10 text-center text-2xl">{t("runView.theLessonIsThrough")}</p>
@@ -392,7 +420,7 @@ function isCounted(run: Run, round: number): boolean {
 }
 
 function endOf(run: Run): number {
-  const last = run.sheet.script.segments.at(-1);
+  const last = run.sheet.script.segments.findLast((s) => s.beside == null);
   return last ? last.startSec + last.durationSec : 0;
 }
 

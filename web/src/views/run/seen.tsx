@@ -25,7 +25,7 @@ export function Seen({
   const of = segments[round]?.block === segment.block ? round : segment.index;
   const block = blocks[segment.block];
   const ladder = run.sheet.ladders.find((l) => l.id === block?.ladderId);
-  if (!ladder || !["WORK", "SIDE_SWAP", "TURN_SWAP", "REST"].includes(segment.kind)) return null;
+  if (!ladder || !["WORK", "SIDE_SWAP", "TURN_SWAP", "REST", "STATION_CHANGE"].includes(segment.kind)) return null;
   const inBlock = events.filter(is("FAULT_SEEN")).filter((e) => segments[e.what.segment]?.block === segment.block);
   const lastSeen = inBlock.at(-1);
   const last = ladder.faults.find((f) => f.id === lastSeen?.what.faultId);

@@ -2,8 +2,9 @@ import { useEffect, useRef } from "react";
 import type { RunScript } from "../../api/types";
 import { calledNow } from "./called";
 import { beatsOf, callsOf, changeOf, type Sounder } from "./calls";
-import type { Played } from "./log";
+import { afterOf, type Played } from "./log";
 import { sharedNow } from "./shared-clock";
+import { circuitOf } from "./stations";
 
 /** Longer than a page that is busy, or a tab that is hidden, keeps a look waiting. */
 const AHEAD_MS = 1500;
@@ -25,12 +26,13 @@ export function useSounds(script: RunScript, played: Played, sounder: Sounder) {
       const at = played.at(sharedNow());
       const { segments, blocks } = script;
       // The first call of the next segment is due before that segment is on.
-      for (const index of [at.segment, at.segment + 1]) {
+      for (const index of [at.segment, afterOf(segments, at.segment)]) {
         const segment = segments[index];
         if (!segment) continue;
         const lengthMs = played.lengthMs(index);
         const startsInMs = index === at.segment ? -at.offsetMs : played.lengthMs(at.segment) - at.offsetMs;
-        const beats = sounder.heard.beat ? beatsOf(segment, lengthMs, blocks[segment.block]?.beatSec ?? null) : [];
+        const beatSec = circuitOf(script, segment.block) ? null : (blocks[segment.block]?.beatSec ?? null);
+        const beats = sounder.heard.beat ? beatsOf(segment, lengthMs, beatSec) : [];
         for (const call of [...callsOf(segment, lengthMs, changeOf(script, segment)), ...beats]) {
           const inMs = startsInMs + call.atMs;
           if (inMs > -LATE_MS && inMs < AHEAD_MS)

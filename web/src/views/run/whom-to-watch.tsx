@@ -10,17 +10,20 @@ export function WhomToWatch({
   run,
   block,
   away,
+  here,
   watched,
   onWatch,
 }: {
   run: Run;
   block: number;
   away: Set<string>;
+  /** at a station of a circuit: those who are there; else everybody is */
+  here?: Set<string>;
   watched: string[];
   onWatch: (ids: string[]) => void;
 }) {
   const told = useQuery(whomToWatch(run.id, block));
-  const few = (told.data ?? []).filter((w) => !away.has(w.pupilId));
+  const few = (told.data ?? []).filter((w) => !away.has(w.pupilId) && (!here || here.has(w.pupilId)));
   if (few.length === 0) return null;
   const name = (id: string) => run.sheet.pupils.find((p) => p.pupilId === id)?.name ?? "";
   const ids = few.map((w) => w.pupilId);

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api, Problem } from "../../api/client";
-import type { RunEvent, WallFace } from "../../api/types";
+import type { RunEvent, ScriptCircuit, Segment, WallFace } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { Loading } from "../../ui/states";
 import { useOnDevice } from "../../ui/use-on-device";
@@ -16,10 +16,12 @@ import { Played, roundAt, roundsOfTurn, standing, type Tally, tallies } from "..
 import { resultOf } from "../run/result-of";
 import { runLane } from "../run/run-lane";
 import { heardClock } from "../run/shared-clock";
+import { circuitOf, roundAtStation, visitOf } from "../run/stations";
 import { StopAll } from "../run/stop-all";
 import { useNow } from "../run/use-run";
 import { useSounds } from "../run/use-sounds";
 import { useStream } from "../run/use-stream";
+import { WallStations } from "./wall-stations";
 import { WallTurn } from "./wall-turn";
 
 const t = textsOf("wall", saidWall);
@@ -160,6 +162,8 @@ function Face({
         <p className="font-head text-[clamp(2rem,5vw,4.5rem)] font-bold">{t("wallView.theLessonIsThrough")}</p>
       </div>
     );
+  const circuit = circuitOf(wall.script, segment.block);
+  const moving = !!circuit && segment.kind !== "TRANSITION";
   const number = segment.kind === "TRANSITION" ? segment.block + 1 : segment.block;
   const block = blocks[number];
   const ladder = wall.ladders.find((l) => l.id === block?.ladderId);
@@ -192,20 +196,27 @@ function Face({
             {held ? "Held" : begun ? wordOf(wall.script, segment) : "Ready"}
           </p>
           <p className="font-head text-[clamp(2.2rem,4.6vw,6rem)] leading-[1.05] font-bold" data-testid="wall-call">
-            {held ? "Hold" : call || rung?.name || wordOf(wall.script, segment)}
+            {held
+              ? "Hold"
+              : call ||
+                (moving && segment.kind !== "EXPLAIN"
+                  ? t("stations.visit", visitWords(wall, segment, circuit))
+                  : rung?.name) ||
+                wordOf(wall.script, segment)}
           </p>
-          {side && side !== "NONE" && side !== "MIXED" && !held && (
+          {!moving && side && side !== "NONE" && side !== "MIXED" && !held && (
             <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,4vw,5rem)] leading-tight font-bold text-night">
               {sideCall[side]}
             </p>
           )}
           {called && <CalledWord {...called} huge />}
-          {ladder && !called && (
+          {ladder && !called && (!moving || segment.kind === "EXPLAIN") && (
             <p className="mt-3 text-[clamp(1.2rem,2.95vw,3.4rem)] leading-tight">{ladder.cues.join(" · ")}</p>
           )}
         </div>
       </div>
-      {turnSegment && block && (
+      {moving && <WallStations wall={wall} segment={segment} circuit={circuit} />}
+      {!moving && turnSegment && block && (
         <WallTurn
           wall={wall}
           block={block}
@@ -247,7 +258,13 @@ function Face({
   );
 }
 
+/** Which visit and round of a circuit is on or comes. */
+function visitWords(wall: WallFace, segment: Segment, circuit: ScriptCircuit) {
+  const at = visitOf(wall.script, roundAtStation(wall.script, segment.index, 0) ?? segment);
+  return { visit: at.visit + 1, visits: circuit.stations, round: at.round + 1, rounds: circuit.rounds };
+}
+
 function endSec(wall: WallFace): number {
-  const last = wall.script.segments.at(-1);
+  const last = wall.script.segments.findLast((s) => s.beside == null);
   return last ? last.startSec + last.durationSec : 0;
 }

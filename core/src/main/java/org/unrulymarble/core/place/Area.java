@@ -10,6 +10,11 @@ record Area(double xM, double yM, double alongM, double acrossM) {
         return new Area(yM, xM, acrossM, alongM);
     }
 
+    /** With so much around it. */
+    Area grown(double byM) {
+        return new Area(xM - byM, yM - byM, alongM + 2 * byM, acrossM + 2 * byM);
+    }
+
     /** Whether they share more than an edge. */
     boolean meets(Area o) {
         return xM + alongM > o.xM + Rounding.SLACK

@@ -31,7 +31,9 @@ public record Spots(long spots, Integer waves, long rows, long columns, List<Pla
         CEILING_TOO_LOW,
         FLOOR_TOO_SMALL,
         /** Every spot would stand before a door, a way out, stairs, an obstacle or a window. */
-        NOTHING_LEFT_FREE
+        NOTHING_LEFT_FREE,
+        /** It would fit alone, and not beside the other stations of its circuit. */
+        NO_ROOM_BESIDE
     }
 
     /** The same grid with only these of its rectangles, and the waves that they make. */

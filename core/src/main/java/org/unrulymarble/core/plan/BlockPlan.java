@@ -96,7 +96,7 @@ public record BlockPlan(
         // Whoever waits for a spot waits through the work of every other wave.
         long waitingSec = p.isTask() ? p.waitingSecOnAverage() : 0;
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
-        long moving = clock.activeSecPerPupil();
+        long moving = p.station() == null ? clock.activeSecPerPupil() : p.workedSec();
         long touches = p.isTask() || p.block().routine() != null
                 ? touches(p, moving)
                         + (p.quiet() == null ? 0 : Math.round(p.quiet().pace().expectedIn(waitingSec)))

@@ -12,7 +12,7 @@ import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitKind;
 
 /**
- * What to gather before the lesson: of each kind as many as the block that needs most of it, spare balls on top, what to make and what to look
+ * What to gather before the lesson: of each kind as many as the block (or the stations at the same time) that needs most of it, spare balls on top, what to make and what to look
  * over. A drink for everyone is always on the list.
  *
  * @param drinks how many
@@ -20,7 +20,7 @@ import org.unrulymarble.core.kit.KitKind;
 public record Gather(List<GatherItem> items, int drinks) {
 
     /**
-     * @param count needed at the same time, the most of any block
+     * @param count needed at the same time, the most of any block or circuit
      * @param spare on top of that, for balls that are lost or split; as many as there are
      * @param have how many there are, or null for as many as are asked
      * @param make how to make one, or null
@@ -51,13 +51,19 @@ public record Gather(List<GatherItem> items, int drinks) {
         Map<String, Integer> most = new LinkedHashMap<>();
         Map<String, Set<String>> blocks = new HashMap<>();
         Map<String, Set<String>> usedFor = new HashMap<>();
+        Map<Circuit, Map<String, Integer>> inCircuits = new HashMap<>();
         for (Placed p : placed) {
-            Map<String, Integer> inBlock = new LinkedHashMap<>();
-            for (KitNeed need : KitNeed.of(p)) hand(need, kit, inBlock, usedFor);
-            inBlock.forEach((kind, count) -> {
+            // The stations of a circuit need their kit at the same time.
+            Map<String, Integer> atOnce = p.station() == null
+                    ? new LinkedHashMap<>()
+                    : inCircuits.computeIfAbsent(p.station().circuit(), c -> new LinkedHashMap<>());
+            Map<String, Integer> before = Map.copyOf(atOnce);
+            for (KitNeed need : KitNeed.of(p)) hand(need, kit, atOnce, usedFor);
+            atOnce.forEach((kind, count) -> {
                 most.merge(kind, count, Math::max);
-                blocks.computeIfAbsent(kind, k -> new LinkedHashSet<>())
-                        .add(p.block().id());
+                if (count > before.getOrDefault(kind, 0))
+                    blocks.computeIfAbsent(kind, k -> new LinkedHashSet<>())
+                            .add(p.block().id());
             });
         }
         List<GatherItem> items = new ArrayList<>();
@@ -69,8 +75,12 @@ public record Gather(List<GatherItem> items, int drinks) {
                         List.copyOf(usedFor.getOrDefault(id, Set.of())),
                         List.copyOf(blocks.get(id))))));
         items.sort(Comparator.comparing(GatherItem::group));
-        int pupils =
-                placed.stream().mapToInt(p -> p.pupils() + p.others()).max().orElse(0);
+        int pupils = placed.stream()
+                .mapToInt(p -> p.station() == null
+                        ? p.pupils() + p.others()
+                        : setting.pupils().size())
+                .max()
+                .orElse(0);
         return new Gather(List.copyOf(items), pupils);
     }
 

@@ -2,9 +2,11 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.clock.RestRule;
@@ -18,6 +20,7 @@ import org.unrulymarble.core.clock.RestRule;
  * @param shape the school that the order of the lesson follows
  * @param heat a hot day: water more often
  * @param transitionSec between two blocks
+ * @param circuits blocks that are done at the same time in different places; each block is in one at most
  * @param silenced findings that the teacher has looked at and lets stand, each with the reason
  * @param afterNote what to remember of it, written after it was taught, or null
  */
@@ -31,6 +34,7 @@ public record Lesson(
         Integer transitionSec,
         List<Silenced> silenced,
         List<Block> blocks,
+        List<Circuit> circuits,
         String afterNote) {
 
     /** Whom a lesson is for. */
@@ -79,7 +83,44 @@ public record Lesson(
         if (afterNote != null) checks.text("afterNote", afterNote, 500);
         checks.done();
         checks.distinct("blocks", blocks.stream().map(Block::id).toList()).done();
-        blocks = List.copyOf(blocks);
+        circuits = standing(circuits == null ? List.of() : circuits, blocks);
+        new Checks()
+                .distinct(
+                        "circuits",
+                        circuits.stream()
+                                .flatMap(c -> Stream.concat(Stream.of(c.id()), c.stationIds().stream()))
+                                .toList())
+                .done();
+        blocks = together(blocks, circuits);
+    }
+
+    /** A circuit keeps the stations that the lesson has, in the lesson's order; one alone is a block like any other. */
+    private static List<Circuit> standing(List<Circuit> circuits, List<Block> blocks) {
+        List<Circuit> out = new ArrayList<>();
+        for (Circuit c : circuits) {
+            List<String> left = blocks.stream()
+                    .filter(b -> b.kind() == Block.Kind.TASK && c.stationIds().contains(b.id()))
+                    .map(Block::id)
+                    .toList();
+            if (left.size() >= Circuit.FEWEST_STATIONS) out.add(c.withStations(left));
+        }
+        return List.copyOf(out);
+    }
+
+    /** The stations of a circuit lie side by side, where its first is. */
+    private static List<Block> together(List<Block> blocks, List<Circuit> circuits) {
+        List<Block> out = new ArrayList<>();
+        for (Block block : blocks) {
+            Optional<Circuit> in = circuits.stream()
+                    .filter(c -> c.stationIds().contains(block.id()))
+                    .findFirst();
+            if (in.isEmpty()) out.add(block);
+            else if (in.get().stationIds().get(0).equals(block.id()))
+                blocks.stream()
+                        .filter(b -> in.get().stationIds().contains(b.id()))
+                        .forEach(out::add);
+        }
+        return List.copyOf(out);
     }
 
     /** A lesson of the house's usual shape, beginning at any time. */
@@ -94,32 +135,83 @@ public record Lesson(
                 30,
                 List.of(),
                 blocks,
+                List.of(),
                 null);
     }
 
     public Lesson withBlocks(List<Block> changed) {
         return new Lesson(
-                minutes, startMin, audience, shape, heat, restRule, transitionSec, silenced, changed, afterNote);
+                minutes,
+                startMin,
+                audience,
+                shape,
+                heat,
+                restRule,
+                transitionSec,
+                silenced,
+                changed,
+                circuits,
+                afterNote);
     }
 
     public Lesson withShape(Shape changed) {
         return new Lesson(
-                minutes, startMin, audience, changed, heat, restRule, transitionSec, silenced, blocks, afterNote);
+                minutes,
+                startMin,
+                audience,
+                changed,
+                heat,
+                restRule,
+                transitionSec,
+                silenced,
+                blocks,
+                circuits,
+                afterNote);
     }
 
     public Lesson withHeat(boolean changed) {
         return new Lesson(
-                minutes, startMin, audience, shape, changed, restRule, transitionSec, silenced, blocks, afterNote);
+                minutes,
+                startMin,
+                audience,
+                shape,
+                changed,
+                restRule,
+                transitionSec,
+                silenced,
+                blocks,
+                circuits,
+                afterNote);
     }
 
     public Lesson withStart(Integer changed) {
         return new Lesson(
-                minutes, changed, audience, shape, heat, restRule, transitionSec, silenced, blocks, afterNote);
+                minutes,
+                changed,
+                audience,
+                shape,
+                heat,
+                restRule,
+                transitionSec,
+                silenced,
+                blocks,
+                circuits,
+                afterNote);
     }
 
     public Lesson withSilenced(List<Silenced> changed) {
         return new Lesson(
-                minutes, startMin, audience, shape, heat, restRule, transitionSec, changed, blocks, afterNote);
+                minutes,
+                startMin,
+                audience,
+                shape,
+                heat,
+                restRule,
+                transitionSec,
+                changed,
+                blocks,
+                circuits,
+                afterNote);
     }
 
     /** To be taught once more, to these pupils: what was said of others, and after it was taught, stays with the first. */
@@ -133,7 +225,39 @@ public record Lesson(
                             d.onlyPupilIds.stream().filter(pupilIds::contains).toList();
                 }))
                 .toList();
-        return new Lesson(minutes, startMin, audience, shape, heat, restRule, transitionSec, silenced, own, null);
+        return new Lesson(
+                minutes,
+                startMin,
+                audience,
+                shape,
+                heat,
+                restRule,
+                transitionSec,
+                silenced,
+                own,
+                circuits.stream().map(c -> c.among(pupilIds)).toList(),
+                null);
+    }
+
+    /** The same with other circuits. */
+    public Lesson withCircuits(List<Circuit> changed) {
+        return new Lesson(
+                minutes,
+                startMin,
+                audience,
+                shape,
+                heat,
+                restRule,
+                transitionSec,
+                silenced,
+                blocks,
+                changed,
+                afterNote);
+    }
+
+    /** The circuit that a block is a station of. */
+    public Optional<Circuit> circuitOf(String blockId) {
+        return circuits.stream().filter(c -> c.stationIds().contains(blockId)).findFirst();
     }
 
     /** The same with one block changed. */

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.unrulymarble.core.check.Refused;
-import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.clock.Segment;
 
 /**
@@ -16,6 +15,7 @@ import org.unrulymarble.core.clock.Segment;
  * @param idleSecPerPupil waiting for a spot with nothing to do
  * @param rightSec right-hand work of one pupil, {@code leftSec} the left; one-sided and both-handed work is in neither
  * @param touches estimate for one pupil: pace times work seconds
+ * @param circuits what is done at the same time in different places
  */
 public record LessonPlan(
         long bellSec,
@@ -29,7 +29,8 @@ public record LessonPlan(
         long rightSec,
         long leftSec,
         long touches,
-        List<BlockPlan> blocks) {
+        List<BlockPlan> blocks,
+        List<CircuitPlan> circuits) {
 
     /**
      * Works a lesson out; a lesson for home for one pupil.
@@ -41,47 +42,51 @@ public record LessonPlan(
     }
 
     public static LessonPlan of(Lesson lesson, Setting setting, List<Placed> placed) {
-        LessonClock clock = Timeline.clock(lesson.restRule(), lesson.transitionSec(), placed);
-        List<Segment> segments = Timeline.segments(clock, placed);
+        Timeline time = Timeline.of(lesson.restRule(), lesson.transitionSec(), placed);
         List<BlockPlan> blocks = new ArrayList<>();
         double right = 0;
         double left = 0;
         for (int i = 0; i < placed.size(); i++) {
             Placed p = placed.get(i);
-            blocks.add(BlockPlan.of(
-                    p, clock.blocks().get(i), stretches(segments, i, p.block().sets()), setting));
+            blocks.add(BlockPlan.of(p, time.clockOf(i), stretches(time.segments(), i, p), setting));
             double[] hands = BlockPlan.rightAndLeft(p);
             right += hands[0];
             left += hands[1];
         }
+        long moving = blocks.stream().mapToLong(BlockPlan::movingSecPerPupil).sum();
+        long total = time.clock().totalSec();
         long bell = 60L * lesson.minutes();
         return new LessonPlan(
                 bell,
-                clock.totalSec(),
-                clock.totalSec() - bell,
+                total,
+                total - bell,
                 blocks.stream().mapToLong(BlockPlan::optionalSec).sum(),
-                clock.activeSecPerPupil(),
-                clock.activeShare(),
+                moving,
+                total == 0 ? 0 : (double) moving / total,
                 blocks.stream().mapToLong(BlockPlan::quietSecPerPupil).sum(),
                 blocks.stream().mapToLong(BlockPlan::idleSecPerPupil).sum(),
                 Math.round(right),
                 Math.round(left),
                 blocks.stream().mapToLong(BlockPlan::touches).sum(),
-                List.copyOf(blocks));
+                List.copyOf(blocks),
+                CircuitPlan.all(time, setting));
     }
 
-    private static List<BlockPlan.Stretch> stretches(List<Segment> segments, int block, int sets) {
-        long[] start = new long[sets];
-        long[] end = new long[sets];
+    /** Of each set; at a station, of each visit of a group. */
+    private static List<BlockPlan.Stretch> stretches(List<Segment> segments, int block, Placed p) {
+        int many =
+                p.station() == null ? p.block().sets() : p.station().circuit().stations();
+        long[] start = new long[many];
+        long[] end = new long[many];
         Arrays.fill(start, -1);
         for (Segment s : segments) {
             if (s.block() != block || (s.kind() != Segment.Kind.COUNT_IN && s.kind() != Segment.Kind.WORK)) continue;
-            if (start[s.set()] < 0) start[s.set()] = s.startSec();
-            end[s.set()] = s.endSec();
+            int at = p.station() == null ? s.set() : s.turn() / p.turns();
+            if (start[at] < 0) start[at] = s.startSec();
+            end[at] = s.endSec();
         }
-        List<BlockPlan.Stretch> stretches = new ArrayList<>(sets);
-        for (int set = 0; set < sets; set++)
-            if (start[set] >= 0) stretches.add(new BlockPlan.Stretch(start[set], end[set]));
+        List<BlockPlan.Stretch> stretches = new ArrayList<>(many);
+        for (int at = 0; at < many; at++) if (start[at] >= 0) stretches.add(new BlockPlan.Stretch(start[at], end[at]));
         return stretches;
     }
 }

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
@@ -28,7 +29,8 @@ import org.unrulymarble.core.place.Layout;
  * @param ladder null for time that is no task, as are rung and layout
  * @param quiet the rung of the quiet task, or null
  * @param mixed whether both sides come in one round of double length
- * @param pupils how many it is planned for; {@code others} are there and are not asked
+ * @param pupils how many it is planned for, at a station the largest group; {@code others} are there and are not asked
+ * @param station what it is in a circuit, or null for what the whole class does
  */
 public record Placed(
         Block block,
@@ -41,17 +43,19 @@ public record Placed(
         List<Side> sides,
         boolean mixed,
         int pupils,
-        int others) {
+        int others,
+        Station station) {
 
     private static final int MOST_TURNS = 60;
 
     /** @throws Refused naming the block and field, for what is not known */
     public static List<Placed> all(Lesson lesson, Setting setting) {
         Checks checks = new Checks();
+        Map<String, Station> stations = Station.of(lesson, setting);
         List<Placed> placed = new ArrayList<>();
         for (int i = 0; i < lesson.blocks().size(); i++) {
             try {
-                placed.add(one(lesson.blocks().get(i), lesson, setting));
+                placed.add(one(lesson.blocks().get(i), lesson, setting, stations));
             } catch (Refused e) {
                 checks.under("blocks[" + i + "]", e);
             }
@@ -60,12 +64,12 @@ public record Placed(
         return placed;
     }
 
-    private static Placed one(Block asked, Lesson lesson, Setting setting) {
+    private static Placed one(Block asked, Lesson lesson, Setting setting, Map<String, Station> stations) {
         boolean atHome = lesson.audience() == Lesson.Audience.EACH_AT_HOME;
         int pupils = atHome ? 1 : asked.members(setting.pupils()).size();
         int others = atHome ? 0 : setting.pupils().size() - pupils;
         if (asked.kind() != Block.Kind.TASK)
-            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils, others);
+            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils, others, null);
         Block block = backwards(asked, lesson);
         Ladder ladder = known(setting.catalogue(), "", block.ladderId());
         Rung rung = known(ladder, "", block.rungId());
@@ -76,6 +80,8 @@ public record Placed(
                     known(setting.catalogue(), "meanwhile.", block.meanwhile().ladderId());
             quiet = known(quietLadder, "meanwhile.", block.meanwhile().rungId());
         }
+        Station station = stations.get(block.id());
+        if (station != null) return atStation(block, ladder, rung, quietLadder, quiet, station, setting);
         Layout layout = Layout.of(new Layout.LayoutAsk(
                 setting.place(),
                 footprint(block, ladder, rung),
@@ -100,7 +106,46 @@ public record Placed(
                 mixed ? List.of(Side.MIXED) : sides,
                 mixed,
                 pupils,
-                others);
+                others,
+                null);
+    }
+
+    /** A visit has so many rounds for the whole group; where it takes turns, each pupil works in their share of them. */
+    private static Placed atStation(
+            Block block, Ladder ladder, Rung rung, Ladder quietLadder, Rung quiet, Station station, Setting setting) {
+        Circuit circuit = station.circuit();
+        Layout layout = station.layout(
+                ladder.footprint(rung).needsWall() && !setting.place().wallAlongLength());
+        int waves =
+                layout.spots().waves() == null ? 1 : Math.max(1, layout.spots().waves());
+        int turns = waves * parts(block, ladder, station.pupils());
+        List<Side> sides = sides(rung.sides(), block.sides());
+        boolean mixed = sides.size() == 2;
+        return new Placed(
+                block.with(d -> {
+                    d.sets = Math.max(1, circuit.rounds() / turns);
+                    d.optionalSets = 0;
+                    d.laterRungIds = List.of();
+                    d.cue = Block.Cue.FIRST;
+                    d.rest = Block.Rest.FIXED;
+                    d.restSec = circuit.restSec();
+                    d.turnSwapSec = circuit.restSec();
+                    d.waitIsRest = false;
+                    d.onlyPupilIds = List.of();
+                    if (mixed && d.sideOrder == Block.SideOrder.ONE_THEN_OTHER)
+                        d.sideOrder = Block.SideOrder.ALTERNATING;
+                }),
+                ladder,
+                rung,
+                quietLadder,
+                quiet,
+                layout,
+                waves,
+                mixed ? List.of(Side.MIXED) : sides,
+                mixed,
+                station.pupils(),
+                0,
+                station);
     }
 
     /** A block that goes backwards has the ladder and rung of the one that it reverses. */
@@ -149,7 +194,7 @@ public record Placed(
         return isTask() ? parts(block, ladder, pupils) : 1;
     }
 
-    private static int parts(Block block, Ladder ladder, int pupils) {
+    static int parts(Block block, Ladder ladder, int pupils) {
         int crew = Math.max(1, Math.min(ladder.perSpot(), pupils));
         if (block.roleTurns() == Block.RoleTurns.EVERY_ROLE) return crew;
         return (crew + ladder.workingAtOnce() - 1) / ladder.workingAtOnce();
@@ -161,7 +206,11 @@ public record Placed(
 
     /** Seconds of one round. */
     public int workSec() {
-        return dose().seconds();
+        int own = dose().seconds();
+        if (station == null) return own;
+        // One signal ends the round for all; only a shorter time by clock is the station's own.
+        int round = station.circuit().workSec();
+        return block.dose().type() == BlockDose.Type.CLOCK ? Math.min(own, round) : round;
     }
 
     /** What one round asks for by count, or null. */
@@ -185,13 +234,18 @@ public record Placed(
                 block.explainSec(),
                 block.countInSec(),
                 block.sets(),
-                dose(),
+                station == null ? dose() : Dose.byClock(workSec()),
                 sides.size(),
                 block.sideSwapSec(),
                 turns(),
                 block.turnSwapSec(),
                 block.rest() == Block.Rest.NONE ? 0 : block.restSec(),
                 block.waitIsRest());
+    }
+
+    /** Seconds that one pupil works in it. */
+    long workedSec() {
+        return (long) block.sets() * sides.size() * workSec();
     }
 
     /** Where in the lesson it belongs. */

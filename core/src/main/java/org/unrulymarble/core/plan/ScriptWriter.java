@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.run.RunScript;
@@ -21,10 +20,25 @@ public final class ScriptWriter {
      */
     public static RunScript write(Lesson lesson, Setting setting) {
         List<Placed> placed = Placed.all(lesson, setting);
-        LessonClock clock = Timeline.clock(lesson.restRule(), lesson.transitionSec(), placed);
+        Timeline time = Timeline.of(lesson.restRule(), lesson.transitionSec(), placed);
         return new RunScript(
-                Timeline.segments(clock, placed),
-                placed.stream().map(p -> block(p, setting)).toList());
+                time.segments(),
+                placed.stream().map(p -> block(p, setting)).toList(),
+                time.pieces().stream()
+                        .filter(piece -> piece.circuit() != null)
+                        .map(piece -> circuit(piece, setting))
+                        .toList());
+    }
+
+    private static RunScript.ScriptCircuit circuit(Timeline.Piece piece, Setting setting) {
+        Circuit circuit = piece.circuit();
+        return new RunScript.ScriptCircuit(
+                piece.first(),
+                circuit.stations(),
+                circuit.rounds(),
+                circuit.groupsOf(setting.pupils()).stream()
+                        .map(g -> g.stream().map(PlanPupil::id).toList())
+                        .toList());
     }
 
     private static RunScript.ScriptBlock block(Placed p, Setting setting) {
@@ -112,6 +126,25 @@ public final class ScriptWriter {
     }
 
     private static List<RunScript.ScriptTurn> turns(Placed p, Setting setting) {
+        return p.station() == null ? ofTheClass(p, setting) : atStation(p, setting);
+    }
+
+    /** Every group's turns in the order in which the groups come: at station 2 the second begins, then the first, then the last. */
+    private static List<RunScript.ScriptTurn> atStation(Placed p, Setting setting) {
+        Circuit circuit = p.station().circuit();
+        List<List<PlanPupil>> groups = circuit.groupsOf(setting.pupils());
+        List<RunScript.ScriptTurn> turns = new ArrayList<>();
+        for (int stage = 0; stage < circuit.stations(); stage++) {
+            List<PlanPupil> here = groups.get(circuit.groupAt(p.station().number(), stage));
+            List<List<List<String>>> waves =
+                    waves(here.stream().map(PlanPupil::id).toList(), p.ladder().perSpot(), p.waves());
+            for (int wave = 0; wave < waves.size(); wave++)
+                for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, List.of(), p));
+        }
+        return turns;
+    }
+
+    private static List<RunScript.ScriptTurn> ofTheClass(Placed p, Setting setting) {
         List<PlanPupil> members = p.members(setting);
         List<String> others = setting.pupils().stream()
                 .filter(pupil -> !members.contains(pupil))

@@ -66,7 +66,7 @@ public final class Played {
             moves.computeIfAbsent(
                             new BlockPupil(script.segment(on.segment()).block(), on.pupilId()), k -> new ArrayList<>())
                     .add(new Move(on.segment(), on.rungId()));
-        else if (what instanceof What.Trial trial) trials.add(new RoundKey(trial.segment(), trial.take()));
+        else if (what instanceof What.Trial trial) trials.add(byTheClock(new RoundKey(trial.segment(), trial.take())));
         else if (what instanceof What.Away gone) away.add(gone.pupilId());
         else if (what instanceof What.Here come) away.remove(come.pupilId());
         else if (what instanceof What.ScoresOnWall wall) scoresOnWall = wall.on();
@@ -117,16 +117,24 @@ public final class Played {
 
     boolean isTrial(RoundKey round) {
         Segment segment = script.segment(round.segment());
-        return trials.contains(round) || (script.blockOf(segment).tryFirst() && segment.set() == 0);
+        return trials.contains(byTheClock(round)) || (script.blockOf(segment).tryFirst() && segment.set() == 0);
     }
 
     boolean isDropped(RoundKey round) {
-        return dropped.contains(round);
+        return dropped.contains(byTheClock(round));
     }
 
     /** Milliseconds for which a round's clock ran; all that was planned where the clock never was in it. */
     long workedMs(RoundKey round) {
-        return workedMs.getOrDefault(round, clock.lengthMs(script, round.segment()));
+        RoundKey byClock = byTheClock(round);
+        long ms = workedMs.getOrDefault(byClock, clock.lengthMs(script, byClock.segment()));
+        // A station whose work is shorter than the others' ends sooner.
+        boolean beside = !byClock.equals(round);
+        return beside ? Math.min(ms, 1000L * script.segment(round.segment()).durationSec()) : ms;
+    }
+
+    private RoundKey byTheClock(RoundKey round) {
+        return new RoundKey(script.clockOf(round.segment()), round.take());
     }
 
     RunClock clock() {

@@ -36,7 +36,9 @@ public record RunClock(int segment, long offsetMs, long anchoredAtMs, boolean pl
         return new Position(s, 0);
     }
 
+    /** How long the clock is in it: never in what lies beside another. */
     public long lengthMs(RunScript script, int segment) {
+        if (script.segment(segment).beside() != null) return 0;
         return 1000L * (script.segment(segment).durationSec() + addedSec.getOrDefault(segment, 0));
     }
 }

@@ -16,13 +16,33 @@ import org.unrulymarble.core.measure.Stairs;
  * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
  * later change of the plan never changes what was run.
  */
-public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
+public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<ScriptCircuit> circuits) {
 
     private static final int MOST_EXTENDED_SEC = 60;
 
     public RunScript {
         segments = List.copyOf(segments);
         blocks = List.copyOf(blocks);
+        circuits = circuits == null ? List.of() : List.copyOf(circuits);
+    }
+
+    /** One without circuits, as all of older runs are. */
+    public RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
+        this(segments, blocks, List.of());
+    }
+
+    /**
+     * Blocks that are played at the same time: a group is at each, and all move on together.
+     *
+     * @param firstBlock the others follow it
+     * @param stations so many blocks, so many groups, so many visits of each
+     * @param rounds of one visit
+     * @param groups ids of pupils; each begins at the station of its own number and moves on to the next
+     */
+    public record ScriptCircuit(int firstBlock, int stations, int rounds, List<List<String>> groups) {
+        public ScriptCircuit {
+            groups = groups.stream().map(List::copyOf).toList();
+        }
     }
 
     /** What a block of a run is. */
@@ -203,11 +223,17 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks) {
     /** For a wall that everybody reads: without who is on which rung. */
     public RunScript withoutOwnRungs() {
         return new RunScript(
-                segments, blocks.stream().map(ScriptBlock::withoutOwnRungs).toList());
+                segments, blocks.stream().map(ScriptBlock::withoutOwnRungs).toList(), circuits);
     }
 
     public Segment segment(int index) {
         return segments.get(index);
+    }
+
+    /** The segment that the clock goes by: itself, or for work at another station that beside which it lies. */
+    int clockOf(int index) {
+        Integer beside = segments.get(index).beside();
+        return beside == null ? index : beside;
     }
 
     public ScriptBlock blockOf(Segment segment) {

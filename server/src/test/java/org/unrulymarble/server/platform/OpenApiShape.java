@@ -88,7 +88,7 @@ public class OpenApiShape {
                             "MendPressed",
                             "Own")),
             Map.entry("firstDay", Set.of("HomeWeek", "WeekWanted")),
-            Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock")),
+            Map.entry("workSec", Set.of("BlockPlan", "ScriptBlock", "ByClock", "Circuit")),
             Map.entry("waves", Set.of("BlockPlan")),
             Map.entry("shoeCm", Set.of("Usual")),
             Map.entry("tries", Set.of("Challenge", "Streak", "GateFor", "SkillView")),
@@ -205,6 +205,9 @@ public class OpenApiShape {
             Map.entry(
                     "TypedIn", Set.of("modifiers", "timeMs", "distanceM", "target", "with", "where", "seen", "trial")),
             Map.entry("RoundAgainst", Set.of("best", "last")),
+            Map.entry("Segment", Set.of("beside")),
+            Map.entry("StationPlan", Set.of("way", "reason")),
+            Map.entry("EditSetCircuit", Set.of("rounds", "workSec", "restSec", "changeSec")),
             Map.entry("Lesson", Set.of("startMin", "afterNote")),
             Map.entry("LessonLine", Set.of("startMin", "taughtOn", "afterNote")),
             Map.entry("Copies", Set.of("classId", "times", "everyDays")),

@@ -19,6 +19,10 @@ import org.unrulymarble.core.plan.Setting;
     @JsonSubTypes.Type(value = LessonEdit.EndWithWarmUpBackwards.class, name = "END_WITH_WARM_UP_BACKWARDS"),
     @JsonSubTypes.Type(value = LessonEdit.ChooseShape.class, name = "CHOOSE_SHAPE"),
     @JsonSubTypes.Type(value = LessonEdit.SplitFor.class, name = "SPLIT_FOR"),
+    @JsonSubTypes.Type(value = CircuitEdit.PutTogether.class, name = "PUT_TOGETHER"),
+    @JsonSubTypes.Type(value = CircuitEdit.TakeApart.class, name = "TAKE_APART"),
+    @JsonSubTypes.Type(value = CircuitEdit.SetCircuit.class, name = "SET_CIRCUIT"),
+    @JsonSubTypes.Type(value = CircuitEdit.SetGroups.class, name = "SET_GROUPS"),
     @JsonSubTypes.Type(value = BlockEdit.ChooseRung.class, name = "CHOOSE_RUNG"),
     @JsonSubTypes.Type(value = BlockEdit.ChooseTask.class, name = "CHOOSE_TASK"),
     @JsonSubTypes.Type(value = BlockEdit.ChooseWho.class, name = "CHOOSE_WHO"),
@@ -48,7 +52,7 @@ import org.unrulymarble.core.plan.Setting;
     @JsonSubTypes.Type(value = BlockEdit.TakeOutVariant.class, name = "TAKE_OUT_VARIANT"),
     @JsonSubTypes.Type(value = BlockEdit.SetOnlyFor.class, name = "SET_ONLY_FOR")
 })
-public sealed interface Edit permits LessonEdit, BlockEdit {
+public sealed interface Edit permits LessonEdit, CircuitEdit, BlockEdit {
 
     /**
      * The lesson after it.

@@ -11,6 +11,7 @@ import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDraft;
+import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
@@ -108,7 +109,7 @@ public sealed interface LessonEdit extends Edit {
         }
     }
 
-    /** Puts a block in another place. */
+    /** Puts a block, or a whole circuit by its id, in another place; what comes to lie inside a circuit goes past it. */
     record Move(String blockId, Integer to) implements LessonEdit {
         public Move {
             new Checks()
@@ -120,9 +121,39 @@ public sealed interface LessonEdit extends Edit {
         @Override
         public Lesson on(Lesson lesson, Setting setting) {
             List<Block> blocks = new ArrayList<>(lesson.blocks());
-            Block block = blocks.remove(indexOf(lesson, blockId));
-            blocks.add(Math.min(to, blocks.size()), block);
+            List<Block> moved = blocks.stream().filter(this::isMoved).toList();
+            if (moved.isEmpty() || lesson.circuits().stream().anyMatch(this::isMoved))
+                moved = blocks.stream().filter(b -> inCircuit(lesson, b)).toList();
+            if (moved.isEmpty()) throw new Refused("blockId", Fault.Rule.UNKNOWN, blockId);
+            boolean down = to > blocks.indexOf(moved.get(0));
+            blocks.removeAll(moved);
+            int at = Math.min(to, blocks.size());
+            if (moved.size() > 1 || lesson.circuitOf(blockId).isEmpty()) {
+                Circuit inside = insideOf(lesson, blocks, at);
+                while (inside != null && inside == insideOf(lesson, blocks, at)) at += down ? 1 : -1;
+            }
+            blocks.addAll(at, moved);
             return lesson.withBlocks(blocks);
+        }
+
+        private boolean isMoved(Block block) {
+            return block.id().equals(blockId);
+        }
+
+        private boolean isMoved(Circuit circuit) {
+            return circuit.id().equals(blockId);
+        }
+
+        private boolean inCircuit(Lesson lesson, Block block) {
+            return lesson.circuitOf(block.id()).filter(this::isMoved).isPresent();
+        }
+
+        /** The circuit with stations before and after a place, or null. */
+        private static Circuit insideOf(Lesson lesson, List<Block> blocks, int at) {
+            if (at <= 0 || at >= blocks.size()) return null;
+            Circuit before = lesson.circuitOf(blocks.get(at - 1).id()).orElse(null);
+            Circuit after = lesson.circuitOf(blocks.get(at).id()).orElse(null);
+            return before == after ? before : null;
         }
     }
 

@@ -14,7 +14,9 @@ import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.Timeline;
 import org.unrulymarble.core.plan.edit.BlockEdit;
+import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
@@ -42,38 +44,68 @@ final class BellFit {
 
     private static Optional<Change> fit(View view) {
         List<Fit.FitBlock> blocks = new ArrayList<>();
-        List<Placed> fitted = new ArrayList<>();
+        List<Timeline.Piece> fitted = new ArrayList<>();
+        List<Timeline.Piece> pieces = Timeline.pieces(view.placed());
         long fixedSec = 0;
-        for (Placed p : view.placed()) {
+        for (Timeline.Piece piece : pieces) {
+            Placed p = piece.blocks().get(0);
             if (!p.moves()) {
                 fixedSec += p.block().dose().seconds();
                 continue;
             }
-            fitted.add(p);
-            blocks.add(fitBlock(p));
+            fitted.add(piece);
+            blocks.add(piece.circuit() == null ? fitBlock(p) : fitCircuit(piece));
         }
         if (blocks.isEmpty() || blocks.size() > MOST_BLOCKS) return Optional.empty();
         // Changes to and from what is not fitted take their time all the same.
-        long changes =
-                (long) (view.placed().size() - blocks.size()) * view.lesson().transitionSec();
+        long changes = (long) (pieces.size() - blocks.size()) * view.lesson().transitionSec();
         long target = 60L * view.lesson().minutes() - fixedSec - changes;
         if (target <= 0) return Optional.empty();
         Fit fit = Fit.of(new Fit.FitAsk(RestRule.BETWEEN_SETS, view.lesson().transitionSec(), (int) target, blocks));
         if (!fit.feasible()) return Optional.empty();
         List<Edit> edits = new ArrayList<>();
-        for (int i = 0; i < fitted.size(); i++) {
-            Block block = fitted.get(i).block();
-            edits.add(new BlockEdit.SetSets(block.id(), fit.blocks().get(i).sets()));
-            int workSec = fit.blocks().get(i).workSec() / (fitted.get(i).mixed() ? 2 : 1);
-            if (block.dose().type() == BlockDose.Type.CLOCK)
-                edits.add(new BlockEdit.SetDose(block.id(), BlockDose.byClock(workSec)));
-        }
+        for (int i = 0; i < fitted.size(); i++)
+            edits.addAll(edits(fitted.get(i), fit.blocks().get(i)));
         Change change = Change.of(
                 Mend.Kind.FIT_TO_BELL, Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()), edits);
         Lesson after = change.on(view.lesson(), view.setting());
         // Rest after the last set of a block, by the other rest school, is not in the fit.
         if (LessonPlan.of(after, view.setting()).pastBellSec() > 0) return Optional.empty();
         return Optional.of(change);
+    }
+
+    private static List<Edit> edits(Timeline.Piece piece, Fit.Choice choice) {
+        if (piece.circuit() != null)
+            return List.of(new CircuitEdit.SetCircuit(piece.circuit().id(), null, choice.workSec(), null, null));
+        Placed p = piece.blocks().get(0);
+        List<Edit> edits = new ArrayList<>();
+        edits.add(new BlockEdit.SetSets(p.block().id(), choice.sets()));
+        if (p.block().dose().type() == BlockDose.Type.CLOCK)
+            edits.add(new BlockEdit.SetDose(p.block().id(), BlockDose.byClock(choice.workSec() / (p.mixed() ? 2 : 1))));
+        return edits;
+    }
+
+    /** Every group is at every station as often as it was to be; the rounds may become shorter. */
+    private static Fit.FitBlock fitCircuit(Timeline.Piece piece) {
+        Timing t = piece.timing();
+        int work = Math.max(1, t.dose().seconds());
+        return new Fit.FitBlock(
+                t.setupSec(),
+                t.explainSec(),
+                t.countInSec(),
+                t.sets(),
+                t.dose(),
+                1,
+                0,
+                t.turns(),
+                t.turnSwapSec(),
+                t.restSec(),
+                false,
+                t.sets(),
+                t.sets(),
+                Math.min(work, LEAST_WORK_SEC),
+                work,
+                2.0);
     }
 
     private static Fit.FitBlock fitBlock(Placed p) {
@@ -115,6 +147,7 @@ final class BellFit {
     /** The longest main task that goes by a count or a limit does as much less as the bell asks. */
     private static Optional<Change> shorter(View view, long pastSec) {
         return view.tasks().stream()
+                .filter(p -> p.station() == null)
                 .filter(p -> p.part() == Part.MAIN && p.block().dose().type() != BlockDose.Type.CLOCK)
                 .max(Comparator.comparingLong(BellFit::workOfAllSec))
                 .flatMap(p -> cut(p, pastSec));

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitFits;
 import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.KitNeed;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
@@ -33,16 +34,22 @@ final class KitChecks {
 
     static void look(View view, List<Found> out) {
         KitChecks checks = new KitChecks(view, out);
+        Map<Circuit, Map<String, Integer>> inCircuits = new HashMap<>();
         for (Placed p : view.tasks()) {
             if (view.atHome()) checks.atHome(p);
-            else checks.enough(p);
+            else
+                checks.enough(
+                        p,
+                        p.station() == null
+                                ? new HashMap<>()
+                                : inCircuits.computeIfAbsent(p.station().circuit(), c -> new HashMap<>()));
             checks.misfit(p);
             checks.gear(p);
         }
     }
 
-    private void enough(Placed p) {
-        Map<String, Integer> taken = new HashMap<>();
+    /** @param taken what the stations before it in its circuit have, at the same time */
+    private void enough(Placed p, Map<String, Integer> taken) {
         for (KitNeed need : KitNeed.of(p)) {
             int left = need.count();
             for (String kind : need.kinds()) left -= take(taken, kind, left);

@@ -125,10 +125,14 @@ final class PacingChecks {
                 .figure("byPlanningRate", block.pacing().byPlanningRate())
                 .beyond("countShare", share)
                 .school(Finding.School.BY_COUNT)
-                .mend(Change.of(
-                        Mend.Kind.TIME_FOR_COUNT,
-                        Map.of("secPerRep", secPerRep),
-                        new BlockEdit.SetDose(id, new BlockDose.ByCount(dose.reps(), secPerRep, dose.orReps()))))
+                .mend(
+                        p.station() != null
+                                ? CircuitChecks.longerRounds(p, need)
+                                : Change.of(
+                                        Mend.Kind.TIME_FOR_COUNT,
+                                        Map.of("secPerRep", secPerRep),
+                                        new BlockEdit.SetDose(
+                                                id, new BlockDose.ByCount(dose.reps(), secPerRep, dose.orReps()))))
                 .done());
     }
 }

@@ -54,6 +54,7 @@ final class RoomChecks {
         if (spots.reason() != null) {
             out.add(reason(Found.stop(Code.valueOf(spots.reason().name())).at(p), p, spots.reason())
                     .mend(mends.first(
+                            () -> CircuitChecks.takeApart(p, spots.reason()),
                             () -> mends.otherRung(
                                     p, r -> !r.id().equals(p.rung().id())),
                             () -> mends.tighter(
@@ -63,6 +64,7 @@ final class RoomChecks {
                     .done());
             return;
         }
+        if (p.station() != null) return;
         int most = view.thresholds().wavesMost();
         int waves = spots.waves() == null ? 1 : spots.waves();
         if (waves > most)
@@ -99,6 +101,7 @@ final class RoomChecks {
                         .figure("byM", f.widthM() + 2 * f.edgeM())
                         .figure("haveM", room.lengthM())
                         .figure("haveByM", room.widthM());
+            case NO_ROOM_BESIDE -> draft;
             case NOTHING_LEFT_FREE ->
                 draft.figure("before", p.layout().leftFree())
                         .figure("windows", p.layout().leftForWindows())

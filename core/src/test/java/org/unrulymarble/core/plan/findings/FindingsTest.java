@@ -28,6 +28,7 @@ import org.unrulymarble.core.plan.Adaptation;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockDraft;
+import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
@@ -76,6 +77,12 @@ class FindingsTest {
                 .doesNotContain(first.id());
     }
 
+    private static Lesson circuit(int rounds, Block... stations) {
+        Lesson apart = lesson(40, stations);
+        List<String> ids = apart.blocks().stream().map(Block::id).toList();
+        return apart.withCircuits(List.of(new Circuit("c", ids, rounds, 45, 15, 30, List.of())));
+    }
+
     private static List<Finding> of(Finding.Code code, Plan plan) {
         return plan.findings().findings().stream().filter(f -> f.code() == code).toList();
     }
@@ -99,6 +106,16 @@ class FindingsTest {
                         taps,
                         with(World.place(1.2, 1.2, 2.4, null, Surface.WOOD), Feature.Kind.WAY_OUT),
                         World.place(1.2, 1.2, 2.4, null, Surface.WOOD));
+            case NO_ROOM_BESIDE ->
+                new Pair(
+                        new Plan(
+                                circuit(2, dribble, dribble),
+                                setting(World.place(2.2, 2.2, 2.4, null, Surface.WOOD), 4)),
+                        new Plan(circuit(2, dribble, dribble), setting(World.LOFT, 4)));
+            case STATION_TURNS ->
+                new Pair(
+                        new Plan(circuit(1, wall, dribble), setting(World.LOFT, 12)),
+                        new Plan(circuit(2, wall, dribble), setting(World.LOFT, 12)));
             case WAVES_MANY ->
                 new Pair(plan(World.place(3.0, 3.0, 2.4, null, Surface.WOOD), taps, 80), plan(World.LOFT, taps, 24));
             case SURFACE -> in(dribble, World.CLASSROOM, World.LOFT);

@@ -1,0 +1,106 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import org.unrulymarble.core.check.Checks;
+
+/**
+ * Several tasks at the same time in different places of one room. The class is split into as many groups as there are stations; on one signal every
+ * group works, rests and moves on to the next station, until each has been at all of them.
+ *
+ * @param id lasting within the lesson, and no block's
+ * @param stationIds blocks of the lesson, 2 to 8 tasks, in the order in which groups move on
+ * @param rounds of one visit, 1 to 12; a station where not all of a group fit takes turns through them
+ * @param workSec of one round, 10 to 600; a station's own shorter work ends sooner, a count has as long as that
+ * @param restSec between two rounds of a visit
+ * @param changeSec to move on to the next station
+ * @param groups pupils' ids as the teacher put them together, or empty for groups in the order of the class; who is in none joins the smallest
+ */
+public record Circuit(
+        String id,
+        List<String> stationIds,
+        Integer rounds,
+        Integer workSec,
+        Integer restSec,
+        Integer changeSec,
+        List<List<String>> groups) {
+
+    /** No circuit has fewer stations than that. */
+    public static final int FEWEST_STATIONS = 2;
+
+    /** Nor more than that. */
+    public static final int MOST_STATIONS = 8;
+
+    private static final int MOST_ROUNDS = 12;
+    private static final int SHORTEST_SEC = 10;
+    private static final int LONGEST_SEC = 600;
+
+    public Circuit {
+        groups = groups == null ? List.of() : groups.stream().map(List::copyOf).toList();
+        new Checks()
+                .text("id", id, 60)
+                .entries("stationIds", stationIds, FEWEST_STATIONS, MOST_STATIONS)
+                .range("rounds", rounds, 1, MOST_ROUNDS)
+                .range("workSec", workSec, SHORTEST_SEC, LONGEST_SEC)
+                .range("restSec", restSec, 0, LONGEST_SEC)
+                .range("changeSec", changeSec, 0, LONGEST_SEC)
+                .entries("groups", groups, 0, MOST_STATIONS)
+                .done();
+        new Checks()
+                .distinct("stationIds", stationIds)
+                .distinct("groups", groups.stream().flatMap(List::stream).toList())
+                .done();
+        stationIds = List.copyOf(stationIds);
+    }
+
+    public int stations() {
+        return stationIds.size();
+    }
+
+    /** Which group is at a station in a stage, all from 0: each begins at the station of its own number and moves on to the next. */
+    int groupAt(int station, int stage) {
+        return Math.floorMod(station - stage, stations());
+    }
+
+    public Circuit withStations(List<String> changed) {
+        return new Circuit(id, changed, rounds, workSec, restSec, changeSec, groups);
+    }
+
+    /** For these pupils: of the groups those who are there. */
+    Circuit among(Set<String> pupilIds) {
+        return withGroups(groups.stream()
+                .map(g -> g.stream().filter(pupilIds::contains).toList())
+                .toList());
+    }
+
+    public Circuit withGroups(List<List<String>> changed) {
+        return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, changed);
+    }
+
+    /** The class in as many groups as there are stations; nobody is left out. */
+    List<List<PlanPupil>> groupsOf(List<PlanPupil> pupils) {
+        if (groups.isEmpty()) return inOrder(pupils);
+        List<List<PlanPupil>> out = new ArrayList<>();
+        for (int g = 0; g < stations(); g++) {
+            List<String> ids = g < groups.size() ? groups.get(g) : List.of();
+            out.add(new ArrayList<>(
+                    pupils.stream().filter(p -> ids.contains(p.id())).toList()));
+        }
+        for (PlanPupil pupil : pupils)
+            if (groups.stream().noneMatch(g -> g.contains(pupil.id())))
+                out.stream()
+                        .min(Comparator.comparingInt(List::size))
+                        .orElseThrow()
+                        .add(pupil);
+        return out.stream().map(List::copyOf).toList();
+    }
+
+    private List<List<PlanPupil>> inOrder(List<PlanPupil> pupils) {
+        List<List<PlanPupil>> out = new ArrayList<>();
+        int n = pupils.size();
+        for (int g = 0; g < stations(); g++) out.add(pupils.subList(n * g / stations(), n * (g + 1) / stations()));
+        return out;
+    }
+}

@@ -1,0 +1,73 @@
+package org.unrulymarble.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.RefusedPlace;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.place.Layout;
+import org.unrulymarble.core.place.SideBySide;
+import org.unrulymarble.core.place.Spots;
+
+/**
+ * A block as a station of a circuit.
+ *
+ * @param number from 0, in the order in which groups move on
+ * @param pupils of the largest group
+ * @param beside where all of the circuit's stations lie
+ */
+public record Station(Circuit circuit, int number, int pupils, SideBySide beside) {
+
+    /** The stations of a lesson by their blocks; a lesson for home has none: there everybody is alone. */
+    static Map<String, Station> of(Lesson lesson, Setting setting) {
+        Map<String, Station> out = new HashMap<>();
+        if (lesson.audience() == Lesson.Audience.EACH_AT_HOME) return out;
+        for (Circuit circuit : lesson.circuits()) {
+            int most = circuit.groupsOf(setting.pupils()).stream()
+                    .mapToInt(List::size)
+                    .max()
+                    .orElse(0);
+            beside(circuit, most, lesson, setting).ifPresent(beside -> {
+                for (int s = 0; s < circuit.stations(); s++)
+                    out.put(circuit.stationIds().get(s), new Station(circuit, s, most, beside));
+            });
+        }
+        return out;
+    }
+
+    /** Empty where one of its tasks is not known: that is told of the block. */
+    private static Optional<SideBySide> beside(Circuit circuit, int pupils, Lesson lesson, Setting setting) {
+        List<SideBySide.StationAsk> asks = new ArrayList<>();
+        for (String id : circuit.stationIds()) {
+            Block block = lesson.blocks().get(lesson.indexOf(id));
+            Optional<Ladder> ladder = setting.catalogue().ladder(block.ladderId());
+            Optional<Rung> rung = ladder.flatMap(l -> l.rung(block.rungId()));
+            if (rung.isEmpty()) return Optional.empty();
+            asks.add(new SideBySide.StationAsk(
+                    Placed.footprint(block, ladder.get(), rung.get()),
+                    Crews.count(pupils, ladder.get().perSpot()),
+                    Placed.parts(block, ladder.get(), pupils),
+                    circuit.rounds(),
+                    block.mostSpots(),
+                    ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL)));
+        }
+        return Optional.of(SideBySide.of(new SideBySide.SideBySideAsk(
+                setting.place(), asks, setting.planning().thresholds().wayFreeM())));
+    }
+
+    public SideBySide.Station place() {
+        return beside.stations().get(number);
+    }
+
+    /** As a block alone has it: the spots measured from the wall's corner where the task needs the wall. */
+    Layout layout(boolean atWallAlongWidth) {
+        SideBySide.Station at = place();
+        List<Spots.Placed> spots = at.spots().stream()
+                .map(s -> atWallAlongWidth ? new Spots.Placed(s.yM(), s.xM(), s.acrossM(), s.alongM()) : s)
+                .toList();
+        return new Layout(new Spots(spots.size(), at.waves(), 1, spots.size(), spots, at.reason()), 0, 0);
+    }
+}

@@ -1,0 +1,169 @@
+import type { BlockPlan, CircuitPlan, LessonView, StationPlan } from "../api/types";
+import { familyColour } from "../ui/marble";
+import { useWidth } from "../ui/use-width";
+import { metres } from "../words";
+import { texts } from "../words/texts";
+import { Features } from "./features";
+
+const t = texts("plan");
+
+/** The room to scale with all stations of a circuit, each with its number, its spots and where whoever throws throws to. */
+export function StationsRoom({
+  place,
+  circuit,
+  plans,
+  names,
+  spaceName,
+  chosenId,
+}: {
+  place: LessonView["place"];
+  circuit: CircuitPlan;
+  plans: BlockPlan[];
+  /** of the tasks, in the order of the stations */
+  names: string[];
+  spaceName: string;
+  chosenId?: string;
+}) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const { lengthM, widthM, wall } = place.size;
+  const scale = width ? Math.min((width - 8) / lengthM, 340 / widthM) : 0;
+  const alongLength = !wall || (wall.runM <= lengthM + 1e-9 && wall.depthM <= widthM + 1e-9);
+  const colour = (s: StationPlan) => familyColour[plans.find((p) => p.id === s.blockId)?.family ?? "MOVE"];
+  const where = circuit.stations
+    .map((s, i) => t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length }))
+    .join(" ");
+  const label = t("circuit.room", {
+    place: spaceName,
+    length: metres(lengthM),
+    width: metres(widthM),
+    n: circuit.stations.length,
+    where,
+  });
+  return (
+    <figure>
+      <div ref={ref}>
+        <svg width={lengthM * scale + 8} height={widthM * scale + 8} role="img" aria-label={label} className="block">
+          <rect
+            x="4"
+            y="4"
+            width={lengthM * scale}
+            height={widthM * scale}
+            fill="var(--color-tint)"
+            stroke="var(--color-ink)"
+            strokeWidth="3"
+          />
+          {wall && (
+            <line
+              x1="5"
+              y1="5"
+              x2={alongLength ? 4 + wall.runM * scale : 5}
+              y2={alongLength ? 5 : 4 + wall.runM * scale}
+              stroke="var(--color-ink)"
+              strokeWidth="7"
+            />
+          )}
+          <Features place={place} scale={scale} turned={false} />
+          {circuit.stations.map((s, i) => (
+            <One key={s.blockId} s={s} n={i + 1} colour={colour(s)} scale={scale} chosen={s.blockId === chosenId} />
+          ))}
+        </svg>
+      </div>
+      <figcaption className="mt-1.5 space-y-0.5 text-[0.95rem]">
+        <ol>
+          {circuit.stations.map((s, i) => (
+            <li key={s.blockId} className={s.reason ? "font-semibold text-alert" : ""}>
+              {s.reason
+                ? t("circuit.noRoom", { name: `${i + 1} ${names[i] ?? ""}` })
+                : t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length })}
+            </li>
+          ))}
+        </ol>
+      </figcaption>
+    </figure>
+  );
+}
+
+function One({
+  s,
+  n,
+  colour,
+  scale,
+  chosen,
+}: {
+  s: StationPlan;
+  n: number;
+  colour: string;
+  scale: number;
+  chosen: boolean;
+}) {
+  if (s.reason) return null;
+  const { placed } = s;
+  const x = 4 + placed.xM * scale;
+  const y = 4 + placed.yM * scale;
+  const w = placed.alongM * scale;
+  const h = placed.acrossM * scale;
+  return (
+    <g>
+      {s.spots.map((p) => (
+        <rect
+          key={`${p.xM}/${p.yM}`}
+          x={4 + p.xM * scale}
+          y={4 + p.yM * scale}
+          width={p.alongM * scale}
+          height={p.acrossM * scale}
+          fill="none"
+          stroke={colour}
+          strokeWidth="1.500"
+          strokeDasharray="5 4"
+        />
+      ))}
+      <rect
+        x={x}
+        y={y}
+        width={w}
+        height={h}
+        fill={colour}
+        fillOpacity={chosen ? 0.2 : 0.08}
+        stroke={colour}
+        strokeWidth={chosen ? 4 : 2.5}
+      />
+      {s.way && <Arrow way={s.way} x={x} y={y} w={w} h={h} colour={colour} />}
+      <circle cx={x + w / 2} cy={y + h / 2} r="14" fill="var(--color-sheet)" stroke={colour} strokeWidth="2.500" />
+      <text x={x + w / 2} y={y + h / 2 + 6} textAnchor="middle" fontSize="17" fontWeight="700" fill="var(--color-ink)">
+        {n}
+      </text>
+    </g>
+  );
+}
+
+/** Where the ball goes. */
+function Arrow({
+  way,
+  x,
+  y,
+  w,
+  h,
+  colour,
+}: {
+  way: NonNullable<StationPlan["way"]>;
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+  colour: string;
+}) {
+  const to = {
+    TOP: [x + w * 0.8, y + 6, 0],
+    BOTTOM: [x + w * 0.8, y + h - 6, 180],
+    LEFT: [x + 6, y + h * 0.8, 270],
+    RIGHT: [x + w - 6, y + h * 0.8, 90],
+  }[way];
+  return (
+    <path
+      d="M0 0l8 13h-5v11h-6v-11h-5z"
+      transform={`translate(${to[0]} ${to[1]}) rotate(${to[2]})`}
+      fill={colour}
+      aria-hidden
+    />
+  );
+}

@@ -1,0 +1,115 @@
+import { ArrowDown, ArrowUp, Unlink, Users } from "lucide-react";
+import { useState } from "react";
+import type { Circuit, CircuitPlan, Edit, LessonView } from "../../api/types";
+import { NumberField } from "../../ui/fields";
+import { Term } from "../../ui/term";
+import { clock, percent } from "../../words";
+import { texts } from "../../words/texts";
+import { CircuitGroups } from "./circuit-groups";
+
+const t = texts("plan");
+
+const FIGURES = [
+  { field: "rounds", words: "circuit.rounds", step: 1 },
+  { field: "workSec", words: "circuit.work", step: 5 },
+  { field: "restSec", words: "circuit.rest", step: 5 },
+  { field: "changeSec", words: "circuit.change", step: 5 },
+] as const;
+
+/** What all stations of a circuit have in common: its rounds, its groups, its time; the stations follow as rows of their own. */
+export function CircuitHead({
+  circuit,
+  plan,
+  who,
+  must,
+  readOnly,
+  onEdit,
+  onUp,
+  onDown,
+}: {
+  circuit: Circuit;
+  plan: CircuitPlan | undefined;
+  who: LessonView["who"];
+  must: (field: string) => string | undefined;
+  readOnly: boolean;
+  onEdit: (edits: Edit[], step: string) => void;
+  onUp?: () => void;
+  onDown?: () => void;
+}) {
+  const [grouping, setGrouping] = useState(false);
+  const n = circuit.stationIds.length;
+  const set = (field: (typeof FIGURES)[number]["field"], value: number | null) => {
+    if (value === null) return;
+    const none = { rounds: null, workSec: null, restSec: null, changeSec: null };
+    onEdit(
+      [{ type: "SET_CIRCUIT", circuitId: circuit.id, ...none, [field]: value }],
+      `circuit ${circuit.id} ${field} ${value}`,
+    );
+  };
+  const sizes = plan?.groups.map((g) => g.names.length) ?? [];
+  return (
+    <li className="border-b border-l-8 border-b-rule border-l-ink bg-sheet py-2 pr-2 pl-3">
+      <div className="flex items-baseline gap-3">
+        <p className="flex-1 font-head text-[1.07rem] font-bold">
+          <Term of="circuit">{t("circuit.title", { n })}</Term>
+        </p>
+        <span className="clock text-lg">{plan ? clock(plan.endSec - plan.startSec) : "–:––"}</span>
+      </div>
+      <fieldset disabled={readOnly} className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
+        <legend className="sr-only">{t("circuit.title", { n })}</legend>
+        {FIGURES.map(({ field, words, step }) => (
+          <NumberField
+            key={field}
+            label={t(words)}
+            unit={t(words)}
+            step={step}
+            value={circuit[field]}
+            must={must(field)}
+            onChange={(v) => set(field, v)}
+          />
+        ))}
+      </fieldset>
+      {plan && (
+        <p className="mt-1 text-[0.95rem] text-soft">
+          {t("circuit.about", { groups: n, sizes: spread(sizes) })}{" "}
+          {t("circuit.working", { share: percent(plan.share) })}{" "}
+          {plan.share >= plan.most - 1e-9 ? t("circuit.best") : t("circuit.atMost", { share: percent(plan.most) })}
+        </p>
+      )}
+      {!readOnly && (
+        <p className="mt-2 flex flex-wrap gap-2">
+          <button type="button" className="btn btn-small" onClick={() => setGrouping(true)}>
+            <Users size={16} aria-hidden /> {t("circuit.groups")}
+          </button>
+          <button
+            type="button"
+            className="btn btn-small"
+            onClick={() => onEdit([{ type: "TAKE_APART", circuitId: circuit.id }], `apart ${circuit.id}`)}
+          >
+            <Unlink size={16} aria-hidden /> {t("circuit.apart")}
+          </button>
+          <button type="button" className="btn btn-small" onClick={onUp} disabled={!onUp}>
+            <ArrowUp size={16} aria-hidden /> {t("order.earlier")}
+          </button>
+          <button type="button" className="btn btn-small" onClick={onDown} disabled={!onDown}>
+            <ArrowDown size={16} aria-hidden /> {t("order.later")}
+          </button>
+        </p>
+      )}
+      <CircuitGroups
+        open={grouping}
+        onOpenChange={setGrouping}
+        plan={plan}
+        who={who}
+        onGroups={(groups) =>
+          onEdit([{ type: "SET_GROUPS", circuitId: circuit.id, groups }], `groups ${circuit.id} ${Date.now()}`)
+        }
+      />
+    </li>
+  );
+}
+
+/** "6", or "5 and 6". */
+function spread(sizes: number[]): string {
+  return [...new Set(sizes)].sort((a, b) => a - b).join(" and ");
+}
