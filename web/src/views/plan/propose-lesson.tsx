@@ -4,6 +4,7 @@ import { api, type Problem } from "../../api/client";
 import type { Ladder, Lesson, NextLesson, PassedOver, Reason, Wish } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Sheet } from "../../ui/sheet";
+import { clock, percent } from "../../words";
 import { texts } from "../../words/texts";
 import { finding } from "../../words-findings";
 
@@ -62,6 +63,7 @@ export function ProposeLesson({
   const found = proven.data ?? soon.data;
   const waiting = soon.isFetching;
   const error = soon.error ?? proven.error;
+  const stations = found?.lesson?.circuits[0]?.stationIds ?? [];
   const leaveOut = (id: string) => {
     setKeep(keep.filter((k) => k !== id));
     setWithout([...without, id]);
@@ -90,6 +92,7 @@ export function ProposeLesson({
         </p>
       )}
       {found && !found.lesson && !waiting && !proven.isFetching && <p className="py-3">{t("propose.nothing")}</p>}
+      {found?.minutes && <Moving of={found.minutes} instead={found.oneAfterTheOther} stations={stations.length} />}
       {found?.lesson && (
         <ol className={waiting ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
           {found.reasons.map((r) => {
@@ -97,6 +100,7 @@ export function ProposeLesson({
             const block = found.lesson?.blocks.find((b) => b.id === r.blockId);
             if (!ladder || !block) return null;
             const kept = keep.includes(r.ladderId);
+            const station = stations.indexOf(r.blockId);
             return (
               <li
                 key={r.blockId}
@@ -107,7 +111,9 @@ export function ProposeLesson({
                 </span>
                 <span>
                   <strong>{ladder.name}</strong> · {ladder.rungs.find((x) => x.id === r.rungId)?.name} ·{" "}
-                  {t("propose.sets", { count: block.sets })}
+                  {station < 0
+                    ? t("propose.sets", { count: block.sets })
+                    : t("propose.station", { n: station + 1, of: stations.length })}
                   <span className="block text-[0.95rem] text-soft">{why(r, pupils)}</span>
                 </span>
                 <span className="col-start-2 flex items-start gap-2 sm:col-start-3">
@@ -175,6 +181,25 @@ export function ProposeLesson({
   );
 }
 
+/** How long each pupil moves, and what stations bring. */
+function Moving({
+  of,
+  instead,
+  stations,
+}: {
+  of: NonNullable<NextLesson["minutes"]>;
+  instead: NextLesson["oneAfterTheOther"];
+  stations: number;
+}) {
+  return (
+    <p className="mb-2" data-testid="proposed-moving">
+      <strong>{t("propose.moves", { moving: clock(of.movingSecPerPupil), share: percent(of.movingShare) })}</strong>{" "}
+      {of.quietSecPerPupil > 0 && t("propose.quiet", { clock: clock(of.quietSecPerPupil) })}{" "}
+      {instead && t("propose.instead", { n: stations, share: percent(instead.movingShare) })}
+    </p>
+  );
+}
+
 /** Why a block is in it, in figures. */
 function why(r: Reason, pupils: number): string {
   return [
@@ -203,6 +228,7 @@ function due(daysSince: number | null, dueInDays: number | null): string {
 }
 
 function sureness(found: NextLesson): string {
+  if (found.oneAfterTheOther) return t("propose.beside");
   if (found.gapShare === null) return t("propose.notProven");
   const percent = Math.ceil(found.gapShare * 1000) / 10;
   return percent <= 0.5 ? t("propose.best") : t("propose.gap", { percent });

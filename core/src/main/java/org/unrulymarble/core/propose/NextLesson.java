@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
@@ -23,12 +25,42 @@ import org.unrulymarble.core.plan.findings.Fits;
  * @param reasons one for each block, in their order
  * @param passedOver what was worth most of what is not in it
  * @param gapShare how much better another could be at most, as a share of this one's worth; null where not proven
+ * @param minutes how long each pupil moves in it; null without a lesson
+ * @param oneAfterTheOther the same of the best lesson without tasks side by side, where this one has some; else null
  */
-public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> passedOver, Double gapShare) {
+public record NextLesson(
+        Lesson lesson,
+        List<Reason> reasons,
+        List<PassedOver> passedOver,
+        Double gapShare,
+        Minutes minutes,
+        Minutes oneAfterTheOther) {
 
     private static final int MOST_MENDS = 8;
     private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
+    private static final int MOST_LAID = 6;
+
+    /** Groups and stations are worth their trouble where each pupil moves so much more of the time. */
+    private static final double LEAST_GAIN = 0.05;
+
+    /** Of one pupil, in seconds; the share is of the time until the bell, 0 to 1. */
+    public record Minutes(
+            long totalSec, long movingSecPerPupil, double movingShare, long quietSecPerPupil, long idleSecPerPupil) {
+        private static Minutes of(Lesson lesson, Setting setting) {
+            LessonPlan plan = LessonPlan.of(lesson, setting);
+            return new Minutes(
+                    plan.totalSec(),
+                    plan.movingSecPerPupil(),
+                    (double) plan.movingSecPerPupil() / plan.bellSec(),
+                    plan.quietSecPerPupil(),
+                    plan.idleSecPerPupil());
+        }
+    }
+
+    private static NextLesson none(List<Task> tasks) {
+        return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null, null, null);
+    }
 
     /** What is wanted more than usual. */
     public enum Wish {
@@ -107,6 +139,13 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
         return new Choices(lesson, setting, practised, wishes.wish(), wishes.without()).propose(wishes, proposer);
     }
 
+    /** The same, and with tasks side by side where that is worth more and moves everybody more: it takes its time. */
+    public static NextLesson proposeBeside(
+            Lesson lesson, Setting setting, List<Practised> practised, Wishes wishes, Answer proposer) {
+        Choices choices = new Choices(lesson, setting, practised, wishes.wish(), wishes.without());
+        return proposed(lesson, setting, choices.wanted(wishes), wishes, proposer, true);
+    }
+
     /** What can be done in a place by a class, looked at once for several lessons. */
     public static final class Choices {
 
@@ -123,39 +162,99 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
 
         /** @param wishes asking for what is wanted more than usual again makes no difference here */
         public NextLesson propose(Wishes wishes, Answer proposer) {
-            List<Task> wanted = tasks.stream()
+            return proposed(lesson, setting, wanted(wishes), wishes, proposer, false);
+        }
+
+        private List<Task> wanted(Wishes wishes) {
+            return tasks.stream()
                     .filter(t -> !wishes.without().contains(t.ladder().id()))
                     .toList();
-            return proposed(lesson, setting, wanted, wishes, proposer);
         }
     }
 
     private static NextLesson proposed(
-            Lesson lesson, Setting setting, List<Task> tasks, Wishes wishes, Answer proposer) {
+            Lesson lesson, Setting setting, List<Task> tasks, Wishes wishes, Answer proposer, boolean beside) {
         List<Task> fitting = tasks.stream().filter(Task::goes).toList();
-        if (fitting.isEmpty()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
+        if (fitting.isEmpty()) return none(tasks);
         ProposeAsk ask = ask(lesson, wishes, fitting);
         Propose found = proposer.to(ask);
-        if (!found.feasible()) return new NextLesson(null, List.of(), passedOver(tasks, Set.of()), null);
+        if (!found.feasible()) return none(tasks);
 
+        Chosen alone = chosen(lesson, setting, fitting, picks(found, fitting), null);
+        double gain = wishes.wish() == Wish.MORE_MOVING ? 1 : LEAST_GAIN * SEC_PER_MIN * lesson.minutes();
+        Chosen best = beside
+                ? new Beside(ask, lesson, setting, fitting, wishes.wish())
+                        .better(picks(found, fitting), found.value()).stream()
+                                .limit(MOST_LAID)
+                                .map(laid -> chosen(lesson, setting, fitting, laid.singles(), laid))
+                                .filter(c -> sound(c, setting) && moves(c, setting) >= moves(alone, setting) + gain)
+                                .findFirst()
+                                .orElse(alone)
+                : alone;
+        Set<String> in = best.lesson().blocks().stream()
+                .map(Block::ladderId)
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
+        double value = Math.max(1, Math.abs(found.value()));
+        return new NextLesson(
+                best.lesson(),
+                best.reasons(),
+                passedOver(tasks, in),
+                // The bound is of lessons without stations.
+                found.bound() == null || best != alone ? null : (Double) ((found.bound() - found.value()) / value),
+                Minutes.of(best.lesson(), setting),
+                best == alone ? null : Minutes.of(alone.lesson(), setting));
+    }
+
+    /** A lesson that was put together, mended. */
+    private record Chosen(Lesson lesson, List<Reason> reasons) {}
+
+    private static List<ProposeAsk.Pick> picks(Propose found, List<Task> fitting) {
+        return found.blocks().stream()
+                .map(c -> new ProposeAsk.Pick(
+                        fitting.indexOf(fitting.stream()
+                                .filter(t -> t.ladder().id().equals(c.id()))
+                                .findFirst()
+                                .orElseThrow()),
+                        c.option()))
+                .toList();
+    }
+
+    /** @param laid stations besides, which come before what closes; or null */
+    private static Chosen chosen(
+            Lesson lesson, Setting setting, List<Task> fitting, List<ProposeAsk.Pick> picks, Beside.Laid laid) {
         List<Block> blocks = new ArrayList<>();
         List<Reason> reasons = new ArrayList<>();
-        for (Propose.Chosen chosen : found.blocks()) {
-            Task task = fitting.stream()
-                    .filter(t -> t.ladder().id().equals(chosen.id()))
-                    .findFirst()
-                    .orElseThrow();
-            Block block = task.block("n" + (blocks.size() + 1), chosen.option());
+        for (ProposeAsk.Pick pick : picks) {
+            Task task = fitting.get(pick.candidate());
+            if (laid != null && task.ladder().part() == Part.COOL_DOWN) stations(laid, blocks, reasons);
+            Block block = task.block("n" + (blocks.size() + 1), pick.option());
             blocks.add(block);
             reasons.add(task.reason(block.id()));
         }
-        Set<String> in = found.blocks().stream().map(Propose.Chosen::id).collect(Collectors.toSet());
-        double value = Math.max(1, Math.abs(found.value()));
-        return new NextLesson(
-                mended(lesson.withBlocks(blocks), setting),
-                reasons,
-                passedOver(tasks, in),
-                found.bound() == null ? null : (Double) ((found.bound() - found.value()) / value));
+        if (laid == null) return new Chosen(mended(lesson.withBlocks(blocks), setting), reasons);
+        if (reasons.size() == picks.size()) stations(laid, blocks, reasons);
+        Lesson together = lesson.withBlocks(blocks).withCircuits(List.of(laid.circuit()));
+        return new Chosen(mended(together, setting), reasons);
+    }
+
+    private static void stations(Beside.Laid laid, List<Block> blocks, List<Reason> reasons) {
+        for (int i = 0; i < laid.tasks().size(); i++) {
+            Block block = laid.stations().get(i);
+            blocks.add(block);
+            reasons.add(laid.tasks().get(i).reason(block.id()));
+        }
+    }
+
+    private static boolean sound(Chosen chosen, Setting setting) {
+        Findings found = Findings.of(chosen.lesson(), setting);
+        return found.stops().isEmpty()
+                && !chosen.lesson().circuits().isEmpty()
+                && found.plan().pastBellSec() <= 0;
+    }
+
+    private static long moves(Chosen chosen, Setting setting) {
+        return LessonPlan.of(chosen.lesson(), setting).movingSecPerPupil();
     }
 
     /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, and nobody stands idle for long. */
@@ -212,7 +311,8 @@ public record NextLesson(Lesson lesson, List<Reason> reasons, List<PassedOver> p
                         wish == Wish.MORE_MOVING ? 5.0 : 2.0,
                         1.0,
                         wish == Wish.CALMER ? 5.0 : 2.0,
-                        1.0),
+                        // Where idle time is dear, a lesson that ends early must not be the way to save it.
+                        wish == Wish.MORE_MOVING ? 5.0 : 1.0),
                 tasks.stream()
                         .map(t -> t.candidate(wishes.keep().contains(t.ladder().id())))
                         .toList());

@@ -28,14 +28,16 @@ public class LessonProposals {
 
     /**
      * @param lesson as it stands on the page: its minutes, start and rules are kept, its blocks are not
-     * @param soon whether a good one will do, without proof of how good
+     * @param soon whether a good one will do: without tasks side by side, and without proof of how good
      */
     public NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
         NextLesson.Answer how = soon ? proposer::first : proposer::propose;
         LessonService.ForProposal from = lessons.forProposal(id);
         try {
             return (soon ? first : proofs)
-                    .submit(() -> NextLesson.propose(lesson, from.setting(), from.practised(), wanted, how))
+                    .submit(() -> soon
+                            ? NextLesson.propose(lesson, from.setting(), from.practised(), wanted, how)
+                            : NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, how))
                     .get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

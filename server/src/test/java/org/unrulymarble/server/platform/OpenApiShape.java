@@ -158,7 +158,7 @@ public class OpenApiShape {
             Map.entry("BallKind", Set.of("massKg")),
             Map.entry("Proposed", Set.of("soon")),
             Map.entry("Propose", Set.of("blocks", "totalSec", "value", "bound")),
-            Map.entry("NextLesson", Set.of("lesson", "gapShare")),
+            Map.entry("NextLesson", Set.of("lesson", "gapShare", "minutes", "oneAfterTheOther")),
             Map.entry("Reason", Set.of("daysSince", "dueInDays")),
             Map.entry("PassedOver", Set.of("finding", "dueInDays")),
             Map.entry("Wishes", Set.of("wish", "keep", "without")),
