@@ -112,7 +112,14 @@ export function Lane({
           // Stations share the height of one block, one strip each; the first has the name.
           const strip = THICK / (b.beside?.of ?? 1);
           const topY = y(b.effort) - THICK / 2 + strip * (b.beside?.number ?? 0);
-          const shown = labels ? labelRoom(b, blocks.slice(i + 1).filter((o) => !o.beside || o.beside.number === 0), x, width - right) : "";
+          const shown = labels
+            ? labelRoom(
+                b,
+                blocks.slice(i + 1).filter((o) => !o.beside || o.beside.number === 0),
+                x,
+                width - right,
+              )
+            : "";
           return (
             // biome-ignore lint/a11y/noStaticElementInteractions: the drawing is named as one picture
             <g key={b.id} onClick={() => onChoose?.(b.id)} style={{ cursor: onChoose ? "pointer" : undefined }}>

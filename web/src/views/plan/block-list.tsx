@@ -45,6 +45,7 @@ type Props = {
   onChoose: (id: string | undefined) => void;
   /** What is typed or ticked as it stands. */
   onChange: (blocks: Block[], step: string) => void;
+  onCircuits: (circuits: Circuit[], step: string) => void;
   /** What the core has a rule for. */
   onEdit: (edits: Edit[], step: string) => void;
   readOnly: boolean;
@@ -111,6 +112,7 @@ function Head({
   who,
   problem,
   readOnly,
+  onCircuits,
   onEdit,
 }: Props & { circuit: Circuit; index: number }) {
   const after = index + circuit.stationIds.length;
@@ -120,8 +122,14 @@ function Head({
       circuit={circuit}
       plan={circuitPlans.find((c) => c.id === circuit.id)}
       who={who}
-      must={(field) => problem?.must(`lesson.circuits[${circuits.indexOf(circuit)}].${field}`) ?? problem?.must(field)}
+      must={(field) => problem?.must(`lesson.circuits[${circuits.indexOf(circuit)}].${field}`)}
       readOnly={readOnly}
+      onChange={(next, step) =>
+        onCircuits(
+          circuits.map((c) => (c.id === next.id ? next : c)),
+          `${step} ${next.id}`,
+        )
+      }
       onEdit={onEdit}
       onUp={index > 0 ? () => move(index - 1) : undefined}
       onDown={after < blocks.length ? () => move(index + 1) : undefined}

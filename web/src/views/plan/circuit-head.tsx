@@ -10,10 +10,10 @@ import { CircuitGroups } from "./circuit-groups";
 const t = texts("plan");
 
 const FIGURES = [
-  { field: "rounds", words: "circuit.rounds", step: 1 },
-  { field: "workSec", words: "circuit.work", step: 5 },
-  { field: "restSec", words: "circuit.rest", step: 5 },
-  { field: "changeSec", words: "circuit.change", step: 5 },
+  ["rounds", 1],
+  ["workSec", 5],
+  ["restSec", 5],
+  ["changeSec", 5],
 ] as const;
 
 /** What all stations of a circuit have in common: its rounds, its groups, its time; the stations follow as rows of their own. */
@@ -23,6 +23,7 @@ export function CircuitHead({
   who,
   must,
   readOnly,
+  onChange,
   onEdit,
   onUp,
   onDown,
@@ -32,20 +33,15 @@ export function CircuitHead({
   who: LessonView["who"];
   must: (field: string) => string | undefined;
   readOnly: boolean;
+  /** What is typed as it stands. */
+  onChange: (circuit: Circuit, step: string) => void;
+  /** What the core has a rule for. */
   onEdit: (edits: Edit[], step: string) => void;
   onUp?: () => void;
   onDown?: () => void;
 }) {
   const [grouping, setGrouping] = useState(false);
   const n = circuit.stationIds.length;
-  const set = (field: (typeof FIGURES)[number]["field"], value: number | null) => {
-    if (value === null) return;
-    const none = { rounds: null, workSec: null, restSec: null, changeSec: null };
-    onEdit(
-      [{ type: "SET_CIRCUIT", circuitId: circuit.id, ...none, [field]: value }],
-      `circuit ${circuit.id} ${field} ${value}`,
-    );
-  };
   const sizes = plan?.groups.map((g) => g.names.length) ?? [];
   return (
     <li className="border-b border-l-8 border-b-rule border-l-ink bg-sheet py-2 pr-2 pl-3">
@@ -57,15 +53,15 @@ export function CircuitHead({
       </div>
       <fieldset disabled={readOnly} className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
         <legend className="sr-only">{t("circuit.title", { n })}</legend>
-        {FIGURES.map(({ field, words, step }) => (
+        {FIGURES.map(([field, step]) => (
           <NumberField
             key={field}
-            label={t(words)}
-            unit={t(words)}
+            label={t(`circuit.figure.${field}`)}
+            unit={t(`circuit.unit.${field}`)}
             step={step}
             value={circuit[field]}
             must={must(field)}
-            onChange={(v) => set(field, v)}
+            onChange={(v) => onChange({ ...circuit, [field]: v as number }, field)}
           />
         ))}
       </fieldset>

@@ -186,6 +186,7 @@ function Editor({
             chosenId={chosenId}
             onChoose={setChosenId}
             onChange={setBlocks}
+            onCircuits={(circuits, step) => changeLesson({ ...draft.lesson, circuits }, step)}
             onEdit={plan.edit}
             who={saved.who}
             findings={saved.findings}

@@ -4,6 +4,7 @@ import clock from "../../../../core/src/test/resources/runs/clock.json";
 import measures from "../../../../core/src/test/resources/runs/measures.json";
 import pupils from "../../../../core/src/test/resources/runs/pupils.json";
 import allScripts from "../../../../core/src/test/resources/runs/scripts.json";
+import stations from "../../../../core/src/test/resources/runs/stations.json";
 import takes from "../../../../core/src/test/resources/runs/takes.json";
 import type { Measure, RoundResult, RunEvent, RunScript, What } from "../../api/types";
 import { disputes, Played, standing, tallies } from "./log";
@@ -40,7 +41,7 @@ type Case = {
 
 const START_MS = 1_000_000;
 const scripts = allScripts as unknown as Record<string, RunScript>;
-const cases = [measures, clock, takes, pupils, bests].flat() as unknown as Case[];
+const cases = [measures, clock, takes, pupils, bests, stations].flat() as unknown as Case[];
 
 const id = (n: number) => `0198-${String(n).padStart(6, "0")}`;
 

@@ -46,6 +46,14 @@ final class RunPage {
                         id(), idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment));
     }
 
+    /** A hit that another screen of the run taps. */
+    void tapElsewhere(int segment, String pupilId) {
+        browser.request("POST", "/api/runs/events", """
+                {"runId":"%s","events":[{"id":"%s","atMs":%d,"device":"other","what":{"type":"TAPPED","segment":%d,"take":1,
+                "pupilId":"%s","tap":{"type":"HIT","number":null}}}]}""".formatted(
+                        id(), idOf(System.currentTimeMillis()), System.currentTimeMillis(), segment, pupilId));
+    }
+
     private static UUID idOf(long ms) {
         return new UUID(ms << 16 | 0x7fff, UUID.randomUUID().getLeastSignificantBits());
     }

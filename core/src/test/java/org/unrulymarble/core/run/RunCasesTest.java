@@ -26,7 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 class RunCasesTest {
 
     private static final long START_MS = 1_000_000;
-    private static final List<String> FILES = List.of("measures", "clock", "takes", "pupils", "bests");
+    private static final List<String> FILES = List.of("measures", "clock", "takes", "pupils", "bests", "stations");
 
     record RunCase(JsonNode told) {
         @Override

@@ -1,0 +1,351 @@
+package org.unrulymarble.core.place;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.unrulymarble.core.place.SideBySide.SideBySideAsk;
+import org.unrulymarble.core.place.SideBySide.Station;
+import org.unrulymarble.core.place.SideBySide.StationAsk;
+import org.unrulymarble.core.place.SideBySide.Way;
+
+/** Pushes the stations' rectangles from corner to corner, those first by which most could work. Used once; not thread-safe. */
+final class SideBySideSearch {
+
+    /** Walking room between two stations where the tasks ask for less. */
+    private static final double LEAST_GAP_M = 0.4;
+
+    private static final int MOST_WAVES = 6;
+    private static final int MOST_ASSIGNMENTS = 80;
+    private static final int MOST_TRIES = 1500;
+
+    /** So many spots in so many rows, one way round. @param worth the share of the visit that a pupil works */
+    private record Level(int waves, int spots, double worth) {}
+
+    private record Shape(
+            int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, boolean atWall) {
+        double alongM() {
+            return columns * spotAlongM + (columns - 1) * gapM;
+        }
+
+        double acrossM() {
+            return rows * spotAcrossM + (rows - 1) * gapM;
+        }
+    }
+
+    /** A shape at its place, with the floor beyond it into which is thrown. */
+    private record Laid(Shape shape, Area area, Area beyond, double gapM) {}
+
+    private final SideBySideAsk ask;
+    private final double lengthM;
+    private final double widthM;
+    private final List<Area> keptFree;
+    private int tries;
+
+    SideBySideSearch(SideBySideAsk ask) {
+        this.ask = ask;
+        this.lengthM = ask.place().size().lengthM();
+        this.widthM = ask.place().size().widthM();
+        this.keptFree = ask.place().features().stream()
+                .filter(f -> f.wayThrough() || f.depthM() > 0)
+                .map(f -> f.area(ask.place().size(), ask.freeM()))
+                .toList();
+    }
+
+    SideBySide run() {
+        List<List<Level>> levels = ask.stations().stream().map(this::levels).toList();
+        List<int[]> assignments = assignments(levels);
+        double most = assignments.isEmpty() ? 0 : share(levels, assignments.get(0));
+        for (int[] chosen : assignments) {
+            Laid[] laid = new Laid[levels.size()];
+            tries = 0;
+            if (lay(order(), 0, levels, chosen, laid)) return result(levels, chosen, laid, most);
+        }
+        return asManyAsFit(levels, most);
+    }
+
+    /** How many spots a station may have, those that let most work first; what does not even fit alone is none of them. */
+    private List<Level> levels(StationAsk s) {
+        List<Level> out = new ArrayList<>();
+        int spotsMost = s.mostSpots() == null ? s.crews() : Math.max(1, Math.min(s.mostSpots(), s.crews()));
+        for (int waves = 1; waves <= MOST_WAVES; waves++) {
+            int spots = (s.crews() + waves - 1) / waves;
+            if (spots > spotsMost || (waves > 1 && (s.crews() + waves - 2) / (waves - 1) == spots)) continue;
+            int turns = waves * s.parts();
+            double worth = (double) (s.rounds() / turns) / s.rounds();
+            Level level = new Level(waves, spots, worth);
+            if (!shapes(s, level).isEmpty()) out.add(level);
+        }
+        return out;
+    }
+
+    /** What each station may have, best first: by what they come to together, at most so many, and no more floor or wall than there is. */
+    private List<int[]> assignments(List<List<Level>> levels) {
+        List<int[]> all = new ArrayList<>();
+        if (levels.stream().anyMatch(List::isEmpty)) return all;
+        fill(levels, new int[levels.size()], 0, all);
+        all.sort(Comparator.comparingDouble((int[] a) -> -share(levels, a)).thenComparingInt(a -> spots(levels, a)));
+        return all.stream()
+                .filter(a -> mayFit(levels, a))
+                .limit(MOST_ASSIGNMENTS)
+                .toList();
+    }
+
+    private void fill(List<List<Level>> levels, int[] at, int station, List<int[]> out) {
+        if (station == levels.size()) {
+            out.add(at.clone());
+            return;
+        }
+        // Many stations with many levels each: of each the best three.
+        int many = levels.size() > 5
+                ? Math.min(3, levels.get(station).size())
+                : levels.get(station).size();
+        for (int level = 0; level < many; level++) {
+            at[station] = level;
+            fill(levels, at, station + 1, out);
+        }
+    }
+
+    private double share(List<List<Level>> levels, int[] chosen) {
+        return IntStream.range(0, chosen.length)
+                .mapToDouble(i -> levels.get(i).get(chosen[i]).worth())
+                .average()
+                .orElse(0);
+    }
+
+    private int spots(List<List<Level>> levels, int[] chosen) {
+        return IntStream.range(0, chosen.length)
+                .map(i -> levels.get(i).get(chosen[i]).spots())
+                .sum();
+    }
+
+    private boolean mayFit(List<List<Level>> levels, int[] chosen) {
+        double floor = 0;
+        double wall = 0;
+        for (int i = 0; i < chosen.length; i++) {
+            Footprint f = ask.stations().get(i).footprint();
+            int spots = levels.get(i).get(chosen[i]).spots();
+            floor += spots * f.lengthM() * f.widthM();
+            if (f.needsWall()) wall += spots * f.widthM() + (spots - 1) * f.gapM();
+        }
+        Wall free = ask.place().size().wall();
+        return floor <= lengthM * widthM + 1e-9 && (wall == 0 || (free != null && wall <= free.runM() + 1e-9));
+    }
+
+    /** Those at the wall first, then the largest. */
+    private List<Integer> order() {
+        return IntStream.range(0, ask.stations().size())
+                .boxed()
+                .sorted(Comparator.comparing((Integer i) ->
+                                !ask.stations().get(i).footprint().needsWall())
+                        .thenComparingDouble(i -> {
+                            StationAsk s = ask.stations().get(i);
+                            return -s.crews()
+                                    * s.footprint().lengthM()
+                                    * s.footprint().widthM();
+                        }))
+                .toList();
+    }
+
+    private boolean lay(List<Integer> order, int n, List<List<Level>> levels, int[] chosen, Laid[] laid) {
+        if (n == order.size()) return true;
+        int station = order.get(n);
+        StationAsk s = ask.stations().get(station);
+        for (Shape shape : shapes(s, levels.get(station).get(chosen[station])))
+            for (Laid there : places(s, shape, laid)) {
+                if (++tries > MOST_TRIES) return false;
+                laid[station] = there;
+                if (lay(order, n + 1, levels, chosen, laid)) return true;
+                laid[station] = null;
+            }
+        return false;
+    }
+
+    /** Where nothing holds all of them: one after the other, as small as may be, and who finds no room is told so. */
+    private SideBySide asManyAsFit(List<List<Level>> levels, double most) {
+        Laid[] laid = new Laid[levels.size()];
+        int[] chosen = new int[levels.size()];
+        for (int station : order()) {
+            List<Level> own = levels.get(station);
+            for (int level = own.size() - 1; level >= 0 && laid[station] == null; level--) {
+                StationAsk s = ask.stations().get(station);
+                chosen[station] = level;
+                for (Shape shape : shapes(s, own.get(level))) {
+                    List<Laid> there = places(s, shape, laid);
+                    if (there.isEmpty()) continue;
+                    laid[station] = there.get(0);
+                    break;
+                }
+            }
+        }
+        return result(levels, chosen, laid, most);
+    }
+
+    private SideBySide result(List<List<Level>> levels, int[] chosen, Laid[] laid, double most) {
+        List<Station> out = new ArrayList<>();
+        double worth = 0;
+        for (int i = 0; i < laid.length; i++) {
+            if (laid[i] == null) {
+                out.add(Station.none(levels.get(i).isEmpty() ? alone(i) : Spots.Reason.NO_ROOM_BESIDE));
+                continue;
+            }
+            Level level = levels.get(i).get(chosen[i]);
+            Area a = laid[i].area();
+            worth += level.worth();
+            out.add(new Station(
+                    a.xM(),
+                    a.yM(),
+                    a.alongM(),
+                    a.acrossM(),
+                    spotsOf(laid[i], level.spots()),
+                    level.waves(),
+                    laid[i].shape().way(),
+                    null));
+        }
+        return new SideBySide(List.copyOf(out), laid.length == 0 ? 0 : worth / laid.length, most);
+    }
+
+    /** Why a station does not even fit when it is alone. */
+    private Spots.Reason alone(int station) {
+        Spots.Reason reason = Spots.of(new Spots.SpotsAsk(
+                        ask.place().size(), ask.stations().get(station).footprint(), 1, 1))
+                .reason();
+        return reason == null ? Spots.Reason.NO_ROOM_BESIDE : reason;
+    }
+
+    private static List<Spots.Placed> spotsOf(Laid laid, int spots) {
+        Shape s = laid.shape();
+        List<Spots.Placed> out = new ArrayList<>();
+        for (int row = 0; row < s.rows(); row++)
+            for (int column = 0; column < s.columns() && out.size() < spots; column++)
+                out.add(new Spots.Placed(
+                        laid.area().xM() + column * (s.spotAlongM() + s.gapM()),
+                        laid.area().yM() + row * (s.spotAcrossM() + s.gapM()),
+                        s.spotAlongM(),
+                        s.spotAcrossM()));
+        return out;
+    }
+
+    private List<Shape> shapes(StationAsk s, Level level) {
+        Footprint f = s.footprint();
+        Double ceilingM = ask.place().size().ceilingM();
+        if (f.heightM() != null && ceilingM != null && f.heightM() > ceilingM + 1e-9) return List.of();
+        List<Shape> out = new ArrayList<>();
+        if (f.needsWall()) {
+            if (ask.place().size().wall() != null) out.add(atWall(f, level.spots()));
+        } else {
+            for (int rows = 1; rows <= level.spots(); rows++) {
+                int columns = (level.spots() + rows - 1) / rows;
+                if ((rows - 1) * columns >= level.spots()) continue;
+                // Who throws stands side by side: one deep along the throw.
+                if (!f.oneRow() || columns == 1) turned(f, columns, rows, false, out);
+                if (!f.oneRow() || rows == 1) turned(f, columns, rows, true, out);
+            }
+        }
+        return out.stream().filter(shape -> inRoom(f, shape)).toList();
+    }
+
+    private boolean inRoom(Footprint f, Shape shape) {
+        double edge = 2 * f.edgeM();
+        if (!shape.atWall()) return shape.alongM() + edge <= lengthM + 1e-9 && shape.acrossM() + edge <= widthM + 1e-9;
+        Wall wall = ask.place().size().wall();
+        boolean top = ask.place().wallAlongLength();
+        double run = top ? shape.alongM() : shape.acrossM();
+        double depth = top ? shape.acrossM() : shape.alongM();
+        return run + edge <= wall.runM() + 1e-9 && depth + f.edgeM() <= wall.depthM() + 1e-9;
+    }
+
+    private Shape atWall(Footprint f, int spots) {
+        return ask.place().wallAlongLength()
+                ? new Shape(spots, 1, f.widthM(), f.lengthM(), f.gapM(), Way.TOP, true)
+                : new Shape(1, spots, f.lengthM(), f.widthM(), f.gapM(), Way.LEFT, true);
+    }
+
+    private static void turned(Footprint f, int columns, int rows, boolean turned, List<Shape> out) {
+        double along = turned ? f.widthM() : f.lengthM();
+        double across = turned ? f.lengthM() : f.widthM();
+        if (!f.oneRow()) {
+            out.add(new Shape(columns, rows, along, across, f.gapM(), null, false));
+            return;
+        }
+        for (Way way : turned ? List.of(Way.BOTTOM, Way.TOP) : List.of(Way.RIGHT, Way.LEFT))
+            out.add(new Shape(columns, rows, along, across, f.gapM(), way, false));
+    }
+
+    /** Every corner that a shape may be pushed into: the room's, another's, and beside what is kept free. */
+    private List<Laid> places(StationAsk s, Shape shape, Laid[] laid) {
+        double gap = Math.max(LEAST_GAP_M, s.footprint().gapM());
+        double edge = s.footprint().edgeM();
+        boolean top = ask.place().wallAlongLength();
+        List<Double> xs = new ArrayList<>();
+        List<Double> ys = new ArrayList<>();
+        if (shape.atWall() && !top) xs.add(0.0);
+        else {
+            double end = shape.atWall() ? ask.place().size().wall().runM() : lengthM;
+            xs.add(edge);
+            xs.add(end - edge - shape.alongM());
+            for (Laid l : laid)
+                if (l != null) {
+                    xs.add(l.area().xM() + l.area().alongM() + Math.max(gap, l.gapM()));
+                    xs.add(l.area().xM() - Math.max(gap, l.gapM()) - shape.alongM());
+                }
+            for (Area a : keptFree) xs.add(a.xM() + a.alongM());
+            xs.removeIf(x -> x < edge - 1e-9 || x + shape.alongM() > end - edge + 1e-9);
+        }
+        if (shape.atWall() && top) ys.add(0.0);
+        else {
+            double end = shape.atWall() ? ask.place().size().wall().runM() : widthM;
+            ys.add(edge);
+            ys.add(end - edge - shape.acrossM());
+            for (Laid l : laid)
+                if (l != null) {
+                    ys.add(l.area().yM() + l.area().acrossM() + Math.max(gap, l.gapM()));
+                    ys.add(l.area().yM() - Math.max(gap, l.gapM()) - shape.acrossM());
+                }
+            for (Area a : keptFree) ys.add(a.yM() + a.acrossM());
+            ys.removeIf(y -> y < edge - 1e-9 || y + shape.acrossM() > end - edge + 1e-9);
+        }
+        List<Laid> out = new ArrayList<>();
+        for (double x : xs.stream().distinct().toList())
+            for (double y : ys.stream().distinct().toList()) {
+                Area area = new Area(x, y, shape.alongM(), shape.acrossM());
+                Laid there = new Laid(shape, area, beyond(shape, area), gap);
+                if (free(s, there, laid)) out.add(there);
+            }
+        return out;
+    }
+
+    private boolean free(StationAsk s, Laid there, Laid[] laid) {
+        for (Area kept : keptFree) if (there.area().meets(kept)) return false;
+        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area())) return false;
+        for (Laid other : laid) {
+            if (other == null) continue;
+            double gap = Math.max(there.gapM(), other.gapM());
+            if (there.area().grown(gap).meets(other.area())) return false;
+            if (there.beyond() != null && there.beyond().meets(other.area())) return false;
+            if (other.beyond() != null && other.beyond().meets(there.area())) return false;
+        }
+        return true;
+    }
+
+    private boolean beforeAWindow(Area area) {
+        boolean top = ask.place().wallAlongLength();
+        Feature.Edge edge = top ? Feature.Edge.TOP : Feature.Edge.LEFT;
+        double from = top ? area.xM() : area.yM();
+        double to = from + (top ? area.alongM() : area.acrossM());
+        return ask.place().features().stream()
+                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
+                .anyMatch(f -> from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9);
+    }
+
+    /** The floor between whoever throws and the edge of the room; null at a wall and where nothing is thrown. */
+    private Area beyond(Shape shape, Area a) {
+        if (shape.atWall() || shape.way() == null) return null;
+        return switch (shape.way()) {
+            case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), lengthM - a.xM() - a.alongM(), a.acrossM());
+            case LEFT -> new Area(0, a.yM(), a.xM(), a.acrossM());
+            case BOTTOM -> new Area(a.xM(), a.yM() + a.acrossM(), a.alongM(), widthM - a.yM() - a.acrossM());
+            case TOP -> new Area(a.xM(), 0, a.alongM(), a.yM());
+        };
+    }
+}
