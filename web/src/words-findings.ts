@@ -1,5 +1,5 @@
 import type { Block, Finding, Lesson } from "./api/types";
-import { clock, count, family as familyWord, side } from "./words";
+import { clock, count, family as familyWord, percent, side } from "./words";
 
 /** The words of "Before you run it": what stands against a lesson, in figures, and what one press would change. */
 
@@ -55,6 +55,13 @@ const tries = (f: Figures) =>
   n(f, "byPlanningRate") > 0
     ? ` ${n(f, "byPlanningRate")} of them have no counted tries and are reckoned by the rung's planning rate.`
     : "";
+
+/** What would let everybody move more, by what takes most of the time. */
+const raises: Record<string, string> = {
+  WAITING: "More places, or stations at the same time, would raise it.",
+  HELPING: "Tasks in which all work at once would raise it.",
+  AROUND: "Fewer changes and shorter talks would raise it.",
+};
 
 const says: Record<Finding["code"], Say> = {
   NO_WALL: () => "There is no free wall here, and this is done at one.",
@@ -112,6 +119,8 @@ const says: Record<Finding["code"], Say> = {
     `“${t(f, "task")}” is the quiet task for the ${n(f, "times") === 3 ? "third" : `${n(f, "times")}th`} time.`,
   THROWS_MANY: (f) =>
     `About ${n(f, "throws")} full throws each in one lesson; the youngest is ${n(f, "age")}. Young shoulders: keep the number small.`,
+  MOVING_LITTLE: (f) =>
+    `Each pupil moves ${percent(n(f, "share"))} of the time: ${clock(n(f, "helpsSec"))} they count or feed for others, ${clock(n(f, "waitsSec"))} they wait for a place, ${clock(n(f, "restSec"))} go with setting up, telling, changing and rest. ${raises[t(f, "most")] ?? ""}`,
   WAVE_IDLE: (f) => `${n(f, "waiting")} wait ${clock(n(f, "waitsSec"))} in each set with nothing to do.`,
   SIDE_LEFT_OUT: (f) =>
     `The ${side[t(f, "side") as keyof typeof side] ?? t(f, "side")} side gets ${Math.round(100 * n(f, "share"))} % of it.`,
@@ -164,6 +173,10 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   WIDER_SPOTS: (f) => ["Further apart", `${m(f, "gapM")} between spots`],
   ONE_ROW: () => ["One row", "all throw the same way"],
   FEWER_SPOTS: (f) => ["Share it", `${count(n(f, "spots"), "spot", "spots")} at a time, in waves`],
+  SIDE_BY_SIDE: (f) => [
+    "Side by side",
+    `${n(f, "stations")} stations at the same time: ${percent(n(f, "share"))} moving`,
+  ],
   MORE_ROUNDS: (f) => ["More rounds", `${n(f, "rounds")} in each visit`],
   LONGER_ROUNDS: (f) => ["Longer rounds", `${n(f, "sec")} s at all stations`],
   TAKE_APART: () => ["Take it apart", "the tasks come one after the other again"],
@@ -226,6 +239,7 @@ const thresholds: Record<string, (value: number) => string> = {
   idleSec: (v) => `more than ${v} s of waiting`,
   quietMost: (v) => `more than ${v} times the same`,
   throwsMost: (v) => `more than ${v} throws`,
+  movingShare: (v) => `less than ${Math.round(100 * v)} % of the time`,
   sideShare: (v) => `less than ${Math.round(100 * v)} %`,
   effortLeap: (v) => `more than ${v} steps of effort`,
   gateShare: (v) => `fewer than ${Math.round(100 * v)} % of the class`,

@@ -1,3 +1,4 @@
+import { useRef, useState } from "react";
 import type { BlockPlan, CircuitPlan, LessonView, StationPlan } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
@@ -15,6 +16,8 @@ export function StationsRoom({
   names,
   spaceName,
   chosenId,
+  onPlace,
+  must,
 }: {
   place: LessonView["place"];
   circuit: CircuitPlan;
@@ -23,6 +26,10 @@ export function StationsRoom({
   names: string[];
   spaceName: string;
   chosenId?: string;
+  /** a station was put somewhere else: metres from the left and the top */
+  onPlace?: (blockId: string, xM: number, yM: number) => void;
+  /** why it could not be put where it was to be */
+  must?: string;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const { lengthM, widthM, wall } = place.size;
@@ -42,7 +49,13 @@ export function StationsRoom({
   return (
     <figure>
       <div ref={ref}>
-        <svg width={lengthM * scale + 8} height={widthM * scale + 8} role="img" aria-label={label} className="block">
+        <svg
+          width={lengthM * scale + 8}
+          height={widthM * scale + 8}
+          role={onPlace ? "group" : "img"}
+          aria-label={label}
+          className="block"
+        >
           <rect
             x="4"
             y="4"
@@ -64,11 +77,25 @@ export function StationsRoom({
           )}
           <Features place={place} scale={scale} turned={false} />
           {circuit.stations.map((s, i) => (
-            <One key={s.blockId} s={s} n={i + 1} colour={colour(s)} scale={scale} chosen={s.blockId === chosenId} />
+            <One
+              key={s.blockId}
+              s={s}
+              n={i + 1}
+              name={names[i] ?? ""}
+              colour={colour(s)}
+              scale={scale}
+              chosen={s.blockId === chosenId}
+              onPlace={onPlace && ((xM, yM) => onPlace(s.blockId, xM, yM))}
+            />
           ))}
         </svg>
       </div>
       <figcaption className="mt-1.5 space-y-0.5 text-[0.95rem]">
+        {must && (
+          <p role="alert" className="font-semibold text-alert">
+            {t("circuit.place", { must })}
+          </p>
+        )}
         <ol>
           {circuit.stations.map((s, i) => (
             <li key={s.blockId} className={s.reason ? "font-semibold text-alert" : ""}>
@@ -83,27 +110,67 @@ export function StationsRoom({
   );
 }
 
+const STEP_M = 0.1;
+const FAR_STEP_M = 0.5;
+
+/** A station: dragged, or moved by the arrow keys, it is put somewhere else where that may be. */
 function One({
   s,
   n,
+  name,
   colour,
   scale,
   chosen,
+  onPlace,
 }: {
   s: StationPlan;
   n: number;
+  name: string;
   colour: string;
   scale: number;
   chosen: boolean;
+  onPlace?: (xM: number, yM: number) => void;
 }) {
+  const [by, setBy] = useState<{ x: number; y: number }>();
+  const from = useRef<{ x: number; y: number }>(undefined);
   if (s.reason) return null;
   const { placed } = s;
   const x = 4 + placed.xM * scale;
   const y = 4 + placed.yM * scale;
   const w = placed.alongM * scale;
   const h = placed.acrossM * scale;
+  const put = (dxM: number, dyM: number) => onPlace?.(round(placed.xM + dxM), round(placed.yM + dyM));
+  const drag = onPlace && {
+    onPointerDown: (e: React.PointerEvent<SVGGElement>) => {
+      e.currentTarget.setPointerCapture(e.pointerId);
+      from.current = { x: e.clientX, y: e.clientY };
+    },
+    onPointerMove: (e: React.PointerEvent) => {
+      if (from.current) setBy({ x: e.clientX - from.current.x, y: e.clientY - from.current.y });
+    },
+    onPointerUp: () => {
+      if (by && Math.hypot(by.x, by.y) > 3) put(by.x / scale, by.y / scale);
+      from.current = undefined;
+      setBy(undefined);
+    },
+    onPointerCancel: () => {
+      from.current = undefined;
+      setBy(undefined);
+    },
+    onKeyDown: (e: React.KeyboardEvent) => {
+      const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+      if (!way) return;
+      e.preventDefault();
+      const step = e.shiftKey ? FAR_STEP_M : STEP_M;
+      put((way[0] ?? 0) * step, (way[1] ?? 0) * step);
+    },
+    tabIndex: 0,
+    role: "button",
+    "aria-label": t("circuit.moveIt", { n, name, x: metres(placed.xM), y: metres(placed.yM) }),
+    style: { cursor: "grab", touchAction: "none" },
+  };
   return (
-    <g>
+    <g transform={by ? `translate(${by.x} ${by.y})` : undefined} {...drag}>
       {s.spots.map((p) => (
         <rect
           key={`${p.xM}/${p.yM}`}
@@ -134,6 +201,11 @@ function One({
       </text>
     </g>
   );
+}
+
+/** To centimetres. */
+function round(m: number): number {
+  return Math.round(m * 100) / 100;
 }
 
 /** Where the ball goes. */

@@ -12,6 +12,7 @@ export function CircuitGroups({
   plan,
   who,
   onGroups,
+  onBy,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
@@ -19,6 +20,7 @@ export function CircuitGroups({
   who: LessonView["who"];
   /** none for the order of the class */
   onGroups: (groups: string[][]) => void;
+  onBy: (mode: "EVEN" | "ALIKE") => void;
 }) {
   if (!plan) return null;
   const groups = plan.groups.map((g) => g.pupilIds);
@@ -57,10 +59,17 @@ export function CircuitGroups({
           </section>
         ))}
       </div>
-      <p className="mt-4">
+      <p className="mt-4 flex flex-wrap items-center gap-2">
+        <button type="button" className="btn btn-small" onClick={() => onBy("EVEN")}>
+          {t("circuit.by.EVEN")}
+        </button>
+        <button type="button" className="btn btn-small" onClick={() => onBy("ALIKE")}>
+          {t("circuit.by.ALIKE")}
+        </button>
         <button type="button" className="btn btn-small" onClick={() => onGroups([])}>
           {t("circuit.inOrder")}
         </button>
+        <span className="text-sm text-soft">{t("circuit.byWhat")}</span>
       </p>
     </Sheet>
   );

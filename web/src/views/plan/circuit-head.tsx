@@ -77,6 +77,17 @@ export function CircuitHead({
           <button type="button" className="btn btn-small" onClick={() => setGrouping(true)}>
             <Users size={16} aria-hidden /> {t("circuit.groups")}
           </button>
+          {circuit.places.length > 0 && (
+            <button
+              type="button"
+              className="btn btn-small"
+              onClick={() =>
+                onEdit([{ type: "LAY_OUT", circuitId: circuit.id }], `lay out ${circuit.id} ${Date.now()}`)
+              }
+            >
+              {t("circuit.layOut")}
+            </button>
+          )}
           <button
             type="button"
             className="btn btn-small"
@@ -97,6 +108,9 @@ export function CircuitHead({
         onOpenChange={setGrouping}
         plan={plan}
         who={who}
+        onBy={(mode) =>
+          onEdit([{ type: "GROUP_BY", circuitId: circuit.id, mode }], `groups ${circuit.id} ${Date.now()}`)
+        }
         onGroups={(groups) =>
           onEdit([{ type: "SET_GROUPS", circuitId: circuit.id, groups }], `groups ${circuit.id} ${Date.now()}`)
         }

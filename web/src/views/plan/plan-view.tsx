@@ -227,6 +227,16 @@ function Editor({
               })}
               spaceName={saved.spaceName}
               chosenId={chosenId}
+              onPlace={
+                readOnly
+                  ? undefined
+                  : (blockId, xM, yM) =>
+                      plan.edit(
+                        [{ type: "PLACE_STATION", circuitId: shownCircuit.id, blockId, xM, yM }],
+                        `place ${blockId} ${Date.now()}`,
+                      )
+              }
+              must={must("edits[0].place") ?? must("place")}
             />
           ) : (
             <Room

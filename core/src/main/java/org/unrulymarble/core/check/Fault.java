@@ -63,6 +63,16 @@ public record Fault(String field, Rule rule, List<Object> figures) {
         /** An id that ships with the application and is not anybody else's; figures: the id. */
         SHIPPED,
         /** A list that has lost something that is in use; figures: what it was called, how often it was used. */
-        IN_USE
+        IN_USE,
+        /** A station beyond the floor or away from the wall that it needs; figures: none. */
+        PLACE_OUTSIDE,
+        /** A station before a door, a way out, stairs, or where something stands; figures: none. */
+        PLACE_WAY,
+        /** A station that throws at a window; figures: none. */
+        PLACE_WINDOW,
+        /** A station on or too near to another one; figures: the other's number. */
+        PLACE_STATION,
+        /** A station in the line of another one's throws; figures: the other's number. */
+        PLACE_THROWN_AT
     }
 }

@@ -132,6 +132,7 @@ public record Planning(
      * @param spareEvery one spare ball for so many
      * @param throwsMost full throws of one pupil in a lesson, where the youngest is {@code throwsCountUpTo} years old or less
      * @param quietMost blocks of a lesson with the same quiet task
+     * @param movingShare least share of the lesson that each pupil should move, but for games and calm lessons
      */
     public record Thresholds(
             Integer waterActiveMin,
@@ -148,11 +149,12 @@ public record Planning(
             Integer spareEvery,
             Integer throwsMost,
             Integer throwsCountUpTo,
-            Integer quietMost) {
+            Integer quietMost,
+            Double movingShare) {
 
         /** Where a school's own file says nothing. */
         static final Thresholds USUAL = new Thresholds(
-                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
         public Thresholds {
             waterActiveMin = waterActiveMin == null ? 20 : waterActiveMin;
@@ -170,6 +172,7 @@ public record Planning(
             throwsMost = throwsMost == null ? 100 : throwsMost;
             throwsCountUpTo = throwsCountUpTo == null ? 12 : throwsCountUpTo;
             quietMost = quietMost == null ? 2 : quietMost;
+            movingShare = movingShare == null ? 1 / 3.0 : movingShare;
             new Checks()
                     .range("waterActiveMin", waterActiveMin, 1, 240)
                     .range("waterHeatActiveMin", waterHeatActiveMin, 1, 240)
@@ -186,6 +189,7 @@ public record Planning(
                     .range("throwsMost", throwsMost, 1, 10_000)
                     .range("throwsCountUpTo", throwsCountUpTo, 0, 99)
                     .range("quietMost", quietMost, 1, 60)
+                    .range("movingShare", movingShare, 0, 1)
                     .done();
         }
     }

@@ -1,9 +1,11 @@
 package org.unrulymarble.core.place;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Several tasks in one room at the same time: a rectangle of spots for each, none on another, walls for those who need one, the floor before doors and
@@ -31,9 +33,51 @@ public record SideBySide(List<Station> stations, double share, double most) {
      * @param rounds of one visit
      * @param mostSpots no more than so many, or null
      * @param windowsHurt whether nobody works at a wall beside a window
+     * @param at where it was put, or null to be laid where it goes; what cannot be there any more, or has another size now, is laid anew
      */
     public record StationAsk(
-            Footprint footprint, int crews, int parts, int rounds, Integer mostSpots, boolean windowsHurt) {}
+            Footprint footprint,
+            int crews,
+            int parts,
+            int rounds,
+            Integer mostSpots,
+            boolean windowsHurt,
+            Spots.Placed at) {}
+
+    /** Why a station cannot be where it was to be put. */
+    public enum Hindrance {
+        OUTSIDE,
+        /** The floor before a door, a way out or stairs, or something that stands there. */
+        WAY,
+        WINDOW,
+        /** Another station, or the room between the two. */
+        STATION,
+        /** Somebody would stand where balls fly that miss. */
+        THROWN_AT
+    }
+
+    /** @param station the other one, from 0; null where it is the room */
+    public record Why(Hindrance hindrance, Integer station) {}
+
+    /** The same question with this station somewhere else, and all others kept where they are. */
+    public static SideBySideAsk moved(SideBySideAsk ask, int station, double xM, double yM) {
+        SideBySide now = of(ask);
+        List<StationAsk> stations = new ArrayList<>();
+        for (int i = 0; i < ask.stations().size(); i++) {
+            StationAsk s = ask.stations().get(i);
+            Station at = now.stations().get(i);
+            Spots.Placed there = new Spots.Placed(
+                    i == station ? xM : at.xM(), i == station ? yM : at.yM(), at.alongM(), at.acrossM());
+            stations.add(new StationAsk(
+                    s.footprint(), s.crews(), s.parts(), s.rounds(), s.mostSpots(), s.windowsHurt(), there));
+        }
+        return new SideBySideAsk(ask.place(), stations, ask.freeM());
+    }
+
+    /** What hinders a station that fits from being put there, the others staying where they are; empty for nothing. */
+    public static Optional<Why> hindrance(SideBySideAsk ask, int station, double xM, double yM) {
+        return new SideBySideSearch(ask).hindrance(of(ask), station, xM, yM);
+    }
 
     /** Where whoever throws across the floor throws to; at a wall it is the wall. */
     public enum Way {

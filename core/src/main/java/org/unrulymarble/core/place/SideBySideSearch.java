@@ -3,11 +3,15 @@ package org.unrulymarble.core.place;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import org.unrulymarble.core.check.Rounding;
+import org.unrulymarble.core.place.SideBySide.Hindrance;
 import org.unrulymarble.core.place.SideBySide.SideBySideAsk;
 import org.unrulymarble.core.place.SideBySide.Station;
 import org.unrulymarble.core.place.SideBySide.StationAsk;
 import org.unrulymarble.core.place.SideBySide.Way;
+import org.unrulymarble.core.place.SideBySide.Why;
 
 /** Pushes the stations' rectangles from corner to corner, those first by which most could work. Used once; not thread-safe. */
 final class SideBySideSearch {
@@ -132,12 +136,13 @@ final class SideBySideSearch {
         return floor <= lengthM * widthM + 1e-9 && (wall == 0 || (free != null && wall <= free.runM() + 1e-9));
     }
 
-    /** Those at the wall first, then the largest. */
+    /** Those that were put somewhere first, then those at the wall, then the largest. */
     private List<Integer> order() {
         return IntStream.range(0, ask.stations().size())
                 .boxed()
-                .sorted(Comparator.comparing((Integer i) ->
-                                !ask.stations().get(i).footprint().needsWall())
+                .sorted(Comparator.comparing(
+                                (Integer i) -> ask.stations().get(i).at() == null)
+                        .thenComparing(i -> !ask.stations().get(i).footprint().needsWall())
                         .thenComparingDouble(i -> {
                             StationAsk s = ask.stations().get(i);
                             return -s.crews()
@@ -151,7 +156,15 @@ final class SideBySideSearch {
         if (n == order.size()) return true;
         int station = order.get(n);
         StationAsk s = ask.stations().get(station);
-        for (Shape shape : shapes(s, levels.get(station).get(chosen[station])))
+        List<Shape> shapes = shapes(s, levels.get(station).get(chosen[station]));
+        for (Shape shape : shapes) {
+            Optional<Laid> put = put(s, shape, laid);
+            if (put.isEmpty()) continue;
+            laid[station] = put.get();
+            if (lay(order, n + 1, levels, chosen, laid)) return true;
+            laid[station] = null;
+        }
+        for (Shape shape : shapes)
             for (Laid there : places(s, shape, laid)) {
                 if (++tries > MOST_TRIES) return false;
                 laid[station] = there;
@@ -159,6 +172,44 @@ final class SideBySideSearch {
                 laid[station] = null;
             }
         return false;
+    }
+
+    /** Where the teacher put it, if it has the size that it had then and may be there. */
+    private Optional<Laid> put(StationAsk s, Shape shape, Laid[] laid) {
+        if (s.at() == null
+                || Math.abs(shape.alongM() - s.at().alongM()) > Rounding.SLACK
+                || Math.abs(shape.acrossM() - s.at().acrossM()) > Rounding.SLACK) return Optional.empty();
+        Laid there = at(s, shape, s.at().xM(), s.at().yM());
+        return why(s, there, laid) == null ? Optional.of(there) : Optional.empty();
+    }
+
+    private Laid at(StationAsk s, Shape shape, double xM, double yM) {
+        Area area = new Area(xM, yM, shape.alongM(), shape.acrossM());
+        return new Laid(
+                shape,
+                area,
+                beyond(shape, area),
+                Math.max(LEAST_GAP_M, s.footprint().gapM()));
+    }
+
+    Optional<Why> hindrance(SideBySide now, int station, double xM, double yM) {
+        Laid[] others = new Laid[now.stations().size()];
+        for (int i = 0; i < others.length; i++)
+            if (i != station) others[i] = asLaid(i, now.stations().get(i));
+        Station own = now.stations().get(station);
+        Laid from = asLaid(station, own);
+        if (from == null) return Optional.of(new Why(Hindrance.OUTSIDE, null));
+        StationAsk s = ask.stations().get(station);
+        return Optional.ofNullable(why(s, at(s, from.shape(), xM, yM), others));
+    }
+
+    /** As one rectangle; null for what has no room. */
+    private Laid asLaid(int i, Station s) {
+        if (!s.fits()) return null;
+        StationAsk asked = ask.stations().get(i);
+        Shape whole = new Shape(
+                1, 1, s.alongM(), s.acrossM(), 0, s.way(), asked.footprint().needsWall());
+        return at(asked, whole, s.xM(), s.yM());
     }
 
     /** Where nothing holds all of them: one after the other, as small as may be, and who finds no room is told so. */
@@ -308,24 +359,45 @@ final class SideBySideSearch {
         List<Laid> out = new ArrayList<>();
         for (double x : xs.stream().distinct().toList())
             for (double y : ys.stream().distinct().toList()) {
-                Area area = new Area(x, y, shape.alongM(), shape.acrossM());
-                Laid there = new Laid(shape, area, beyond(shape, area), gap);
-                if (free(s, there, laid)) out.add(there);
+                Laid there = at(s, shape, x, y);
+                if (why(s, there, laid) == null) out.add(there);
             }
         return out;
     }
 
-    private boolean free(StationAsk s, Laid there, Laid[] laid) {
-        for (Area kept : keptFree) if (there.area().meets(kept)) return false;
-        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area())) return false;
-        for (Laid other : laid) {
+    /** What hinders it from being there; null for nothing. */
+    private Why why(StationAsk s, Laid there, Laid[] laid) {
+        if (outside(s, there)) return new Why(Hindrance.OUTSIDE, null);
+        for (Area kept : keptFree) if (there.area().meets(kept)) return new Why(Hindrance.WAY, null);
+        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area()))
+            return new Why(Hindrance.WINDOW, null);
+        for (int i = 0; i < laid.length; i++) {
+            Laid other = laid[i];
             if (other == null) continue;
             double gap = Math.max(there.gapM(), other.gapM());
-            if (there.area().grown(gap).meets(other.area())) return false;
-            if (there.beyond() != null && there.beyond().meets(other.area())) return false;
-            if (other.beyond() != null && other.beyond().meets(there.area())) return false;
+            if (there.area().grown(gap).meets(other.area())) return new Why(Hindrance.STATION, i);
+            if ((there.beyond() != null && there.beyond().meets(other.area()))
+                    || (other.beyond() != null && other.beyond().meets(there.area())))
+                return new Why(Hindrance.THROWN_AT, i);
         }
-        return true;
+        return null;
+    }
+
+    /** Beyond the room's edge that the task keeps free, or away from the wall that it needs. */
+    private boolean outside(StationAsk s, Laid there) {
+        Area a = there.area();
+        double edge = s.footprint().edgeM() - Rounding.SLACK;
+        boolean wall = there.shape().atWall();
+        boolean top = ask.place().wallAlongLength();
+        double runM = wall ? ask.place().size().wall().runM() : 0;
+        boolean xFree = wall && !top;
+        boolean yFree = wall && top;
+        if (xFree
+                ? Math.abs(a.xM()) > Rounding.SLACK
+                : a.xM() < edge || a.xM() + a.alongM() > (wall ? runM : lengthM) - edge) return true;
+        return yFree
+                ? Math.abs(a.yM()) > Rounding.SLACK
+                : a.yM() < edge || a.yM() + a.acrossM() > (wall ? runM : widthM) - edge;
     }
 
     private boolean beforeAWindow(Area area) {

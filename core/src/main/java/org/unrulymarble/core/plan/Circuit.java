@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.place.Spots;
 
 /**
  * Several tasks at the same time in different places of one room. The class is split into as many groups as there are stations; on one signal every
@@ -16,6 +17,7 @@ import org.unrulymarble.core.check.Checks;
  * @param workSec of one round, 10 to 600; a station's own shorter work ends sooner, a count has as long as that
  * @param restSec between two rounds of a visit
  * @param changeSec to move on to the next station
+ * @param places where stations were put by hand; the others are laid out
  * @param groups pupils' ids as the teacher put them together, or empty for groups in the order of the class; who is in none joins the smallest
  */
 public record Circuit(
@@ -25,7 +27,25 @@ public record Circuit(
         Integer workSec,
         Integer restSec,
         Integer changeSec,
+        List<At> places,
         List<List<String>> groups) {
+
+    /** A station's rectangle, in metres from the left and the top of the room as it is described. */
+    public record At(String stationId, Double xM, Double yM, Double alongM, Double acrossM) {
+        public At {
+            new Checks()
+                    .text("stationId", stationId, 60)
+                    .length("xM", xM)
+                    .length("yM", yM)
+                    .above("alongM", alongM, 0, 200)
+                    .above("acrossM", acrossM, 0, 200)
+                    .done();
+        }
+
+        Spots.Placed placed() {
+            return new Spots.Placed(xM, yM, alongM, acrossM);
+        }
+    }
 
     /** No circuit has fewer stations than that. */
     public static final int FEWEST_STATIONS = 2;
@@ -38,6 +58,7 @@ public record Circuit(
     private static final int LONGEST_SEC = 600;
 
     public Circuit {
+        places = places == null ? List.of() : List.copyOf(places);
         groups = groups == null ? List.of() : groups.stream().map(List::copyOf).toList();
         new Checks()
                 .text("id", id, 60)
@@ -46,6 +67,7 @@ public record Circuit(
                 .range("workSec", workSec, SHORTEST_SEC, LONGEST_SEC)
                 .range("restSec", restSec, 0, LONGEST_SEC)
                 .range("changeSec", changeSec, 0, LONGEST_SEC)
+                .entries("places", places, 0, MOST_STATIONS)
                 .entries("groups", groups, 0, MOST_STATIONS)
                 .done();
         new Checks()
@@ -53,6 +75,11 @@ public record Circuit(
                 .distinct("groups", groups.stream().flatMap(List::stream).toList())
                 .done();
         stationIds = List.copyOf(stationIds);
+    }
+
+    /** Laid out by the room, in groups in the order of the class. */
+    public static Circuit of(String id, List<String> stationIds, int rounds, int workSec, int restSec, int changeSec) {
+        return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, List.of(), List.of());
     }
 
     public int stations() {
@@ -65,7 +92,15 @@ public record Circuit(
     }
 
     public Circuit withStations(List<String> changed) {
-        return new Circuit(id, changed, rounds, workSec, restSec, changeSec, groups);
+        return new Circuit(
+                id,
+                changed,
+                rounds,
+                workSec,
+                restSec,
+                changeSec,
+                places.stream().filter(p -> changed.contains(p.stationId())).toList(),
+                groups);
     }
 
     /** For these pupils: of the groups those who are there. */
@@ -76,7 +111,21 @@ public record Circuit(
     }
 
     public Circuit withGroups(List<List<String>> changed) {
-        return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, changed);
+        return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, places, changed);
+    }
+
+    /** None for all to be laid out anew. */
+    public Circuit withPlaces(List<At> changed) {
+        return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, changed, groups);
+    }
+
+    /** Where a station was put, or null. */
+    Spots.Placed placeOf(String stationId) {
+        return places.stream()
+                .filter(p -> p.stationId().equals(stationId))
+                .map(At::placed)
+                .findFirst()
+                .orElse(null);
     }
 
     /** The class in as many groups as there are stations; nobody is left out. */

@@ -286,8 +286,11 @@ public record Lesson(
         return -1;
     }
 
-    /** An id that no block has yet. */
+    /** An id that no block and no circuit has yet. */
     public String freshId(String stem) {
-        for (int n = 1; ; n++) if (indexOf(stem + n) < 0) return stem + n;
+        for (int n = 1; ; n++) {
+            String id = stem + n;
+            if (indexOf(id) < 0 && circuits.stream().noneMatch(c -> c.id().equals(id))) return id;
+        }
     }
 }

@@ -17,12 +17,12 @@ import org.unrulymarble.core.place.Spots;
  *
  * @param number from 0, in the order in which groups move on
  * @param pupils of the largest group
- * @param beside where all of the circuit's stations lie
+ * @param ask what is asked of the room for all of the circuit's stations
  */
-public record Station(Circuit circuit, int number, int pupils, SideBySide beside) {
+public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBySideAsk ask) {
 
     /** The stations of a lesson by their blocks; a lesson for home has none: there everybody is alone. */
-    static Map<String, Station> of(Lesson lesson, Setting setting) {
+    public static Map<String, Station> of(Lesson lesson, Setting setting) {
         Map<String, Station> out = new HashMap<>();
         if (lesson.audience() == Lesson.Audience.EACH_AT_HOME) return out;
         for (Circuit circuit : lesson.circuits()) {
@@ -30,16 +30,16 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide beside
                     .mapToInt(List::size)
                     .max()
                     .orElse(0);
-            beside(circuit, most, lesson, setting).ifPresent(beside -> {
+            ask(circuit, most, lesson, setting).ifPresent(ask -> {
                 for (int s = 0; s < circuit.stations(); s++)
-                    out.put(circuit.stationIds().get(s), new Station(circuit, s, most, beside));
+                    out.put(circuit.stationIds().get(s), new Station(circuit, s, most, ask));
             });
         }
         return out;
     }
 
     /** Empty where one of its tasks is not known: that is told of the block. */
-    private static Optional<SideBySide> beside(Circuit circuit, int pupils, Lesson lesson, Setting setting) {
+    private static Optional<SideBySide.SideBySideAsk> ask(Circuit circuit, int pupils, Lesson lesson, Setting setting) {
         List<SideBySide.StationAsk> asks = new ArrayList<>();
         for (String id : circuit.stationIds()) {
             Block block = lesson.blocks().get(lesson.indexOf(id));
@@ -52,14 +52,20 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide beside
                     Placed.parts(block, ladder.get(), pupils),
                     circuit.rounds(),
                     block.mostSpots(),
-                    ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL)));
+                    ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL),
+                    circuit.placeOf(id)));
         }
-        return Optional.of(SideBySide.of(new SideBySide.SideBySideAsk(
-                setting.place(), asks, setting.planning().thresholds().wayFreeM())));
+        return Optional.of(new SideBySide.SideBySideAsk(
+                setting.place(), asks, setting.planning().thresholds().wayFreeM()));
+    }
+
+    /** Where all of the circuit's stations lie. */
+    public SideBySide beside() {
+        return SideBySide.of(ask);
     }
 
     public SideBySide.Station place() {
-        return beside.stations().get(number);
+        return beside().stations().get(number);
     }
 
     /** As a block alone has it: the spots measured from the wall's corner where the task needs the wall. */

@@ -128,7 +128,7 @@ final class Beside {
         for (int rounds : everyRounds)
             for (int workSec : everyWorkSec) {
                 if (rounds * workSec > longestVisitSec) continue;
-                Circuit circuit = new Circuit(
+                Circuit circuit = Circuit.of(
                         ID,
                         IntStream.rangeClosed(1, tasks.size())
                                 .mapToObj(n -> ID + n)
@@ -136,8 +136,7 @@ final class Beside {
                         rounds,
                         workSec,
                         REST_SEC,
-                        CHANGE_SEC,
-                        List.of());
+                        CHANGE_SEC);
                 List<Block> stations = stations(tasks, workSec);
                 LessonPlan plan = LessonPlan.of(lesson.withBlocks(stations).withCircuits(List.of(circuit)), setting);
                 if (plan.totalSec() > ask.targetSec() || !everyoneWorks(plan, rounds)) continue;

@@ -5,15 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.place.Feature.Edge;
 import org.unrulymarble.core.place.Feature.Kind;
+import org.unrulymarble.core.place.SideBySide.Hindrance;
 import org.unrulymarble.core.place.SideBySide.SideBySideAsk;
 import org.unrulymarble.core.place.SideBySide.Station;
 import org.unrulymarble.core.place.SideBySide.StationAsk;
 import org.unrulymarble.core.place.SideBySide.Way;
+import org.unrulymarble.core.place.SideBySide.Why;
 
 class SideBySideTest {
 
@@ -28,7 +31,7 @@ class SideBySideTest {
     }
 
     private static StationAsk ask(Footprint f, int crews, int parts, int rounds) {
-        return new StationAsk(f, crews, parts, rounds, null, true);
+        return new StationAsk(f, crews, parts, rounds, null, true, null);
     }
 
     private static Place room(double lengthM, double widthM, Wall wall, Feature... features) {
@@ -162,5 +165,39 @@ class SideBySideTest {
         assertThat(s.way()).isEqualTo(Way.LEFT);
         assertThat(s.alongM()).isEqualTo(2.6);
         assertThat(s.spots()).hasSize(4);
+    }
+
+    @Test
+    void a_station_is_put_where_it_may_be_and_the_others_stay_else_it_is_said_why_not() {
+        Place place = room(10, 6, new Wall(10.0, 6.0), Feature.inWall(Kind.DOOR, Edge.BOTTOM, 7, 1.0));
+        SideBySideAsk ask = new SideBySideAsk(
+                place,
+                List.of(
+                        ask(atWall(2.6, 1.2), 2, 1, 2),
+                        ask(floor(1.0, 1.0, false), 4, 1, 2),
+                        ask(floor(3.0, 1.0, true), 1, 1, 2)),
+                FREE_M);
+        SideBySide before = SideBySide.of(ask);
+        SideBySideAsk moved = SideBySide.moved(ask, 0, 6.0, 0);
+        assertThat(SideBySide.hindrance(ask, 0, 6.0, 0)).isEmpty();
+        SideBySide after = SideBySide.of(moved);
+        assertThat(after.stations().get(0).xM()).isEqualTo(6.0);
+        assertThat(after.stations().subList(1, 3)).isEqualTo(before.stations().subList(1, 3));
+
+        assertThat(why(moved, 0, 6.0, 1.0)).as("away from the wall").isEqualTo(new Why(Hindrance.OUTSIDE, null));
+        assertThat(why(moved, 1, 9.5, 3.0)).isEqualTo(new Why(Hindrance.OUTSIDE, null));
+        assertThat(why(moved, 1, 4.5, 4.4)).isEqualTo(new Why(Hindrance.WAY, null));
+        assertThat(why(moved, 1, 4.5, 1.0)).isEqualTo(new Why(Hindrance.STATION, 0));
+        Station thrower = after.stations().get(2);
+        assertThat(thrower.way()).isNotNull();
+        assertThat(IntStream.range(0, 600)
+                        .mapToObj(i -> why(moved, 2, i % 40 * 0.25, i / 40 * 0.4))
+                        .filter(w -> w != null && w.hindrance() == Hindrance.THROWN_AT))
+                .as("somewhere its balls would fly at others")
+                .isNotEmpty();
+    }
+
+    private static Why why(SideBySideAsk ask, int station, double xM, double yM) {
+        return SideBySide.hindrance(ask, station, xM, yM).orElse(null);
     }
 }

@@ -3,6 +3,8 @@ package org.unrulymarble.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,12 +18,17 @@ import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.edit.LessonEdit;
 import org.unrulymarble.core.plan.findings.Findings;
+import org.unrulymarble.core.record.Judge;
+import org.unrulymarble.core.record.Readiness;
+import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.rotation.Groups;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RunEvent;
 import org.unrulymarble.core.run.RunLog;
 import org.unrulymarble.core.run.RunScript;
 import org.unrulymarble.core.run.RunState;
 import org.unrulymarble.core.run.What;
+import org.unrulymarble.core.skill.LearntSkill;
 
 class CircuitTest {
 
@@ -35,7 +42,7 @@ class CircuitTest {
                 World.task("wall-and-back", "two-hands-bounce"),
                 World.task("round-the-middle", "waist", d -> d.dose = BlockDose.byClock(30)),
                 World.task("there-and-back", "underarm-two-hands"));
-        return apart.withCircuits(List.of(new Circuit("c", List.of("b2", "b3", "b4"), 2, 45, 15, 30, List.of())));
+        return apart.withCircuits(List.of(Circuit.of("c", List.of("b2", "b3", "b4"), 2, 45, 15, 30)));
     }
 
     @Test
@@ -208,5 +215,31 @@ class CircuitTest {
         assertThat(new HashSet<>(script.circuits().get(0).groups().get(1))).contains(all.get(22));
         assertThatThrownBy(() -> new CircuitEdit.SetGroups("c", List.of(all)).on(circuit(), LOFT))
                 .hasMessageContaining("groups");
+    }
+
+    @Test
+    void groups_are_fair_or_like_with_like_by_what_is_known_of_them_there() {
+        Setting known = World.setting(World.LOFT, 9).knowing(able(3, 2, 1, 3, 2, 1, 3, 2, 1));
+        Lesson alike = new CircuitEdit.GroupBy("c", Groups.Mode.ALIKE).on(circuit(), known);
+        assertThat(levels(alike)).containsExactlyInAnyOrder(List.of(3, 3, 3), List.of(2, 2, 2), List.of(1, 1, 1));
+        Lesson even = new CircuitEdit.GroupBy("c", Groups.Mode.EVEN).on(circuit(), known);
+        assertThat(levels(even)).containsExactly(List.of(1, 2, 3), List.of(1, 2, 3), List.of(1, 2, 3));
+    }
+
+    /** As pupil p1, p2, ... are able at the wall. */
+    private static Standings able(int... abilities) {
+        List<Standings.Able> all = new ArrayList<>();
+        for (int i = 0; i < abilities.length; i++)
+            all.add(new Standings.Able("p" + (i + 1), "wall-and-back", "two-hands-bounce", abilities[i], 0.5, true));
+        return new Standings(new Judge(Readiness.USUAL, LearntSkill.NOTHING, LocalDate.EPOCH), all);
+    }
+
+    private static List<List<Integer>> levels(Lesson lesson) {
+        return lesson.circuits().get(0).groups().stream()
+                .map(g -> g.stream()
+                        .map(id -> 3 - (Integer.parseInt(id.substring(1)) - 1) % 3)
+                        .sorted()
+                        .toList())
+                .toList();
     }
 }

@@ -24,6 +24,7 @@ import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
@@ -241,11 +242,14 @@ public class LessonService {
 
     private Setting setting(UUID classId, SpaceRow space, Lesson lesson) {
         SchoolClass schoolClass = access.see(classId);
-        Set<String> ladderIds = lesson.blocks().stream()
+        return setting(schoolClass, space, records.standings(classId, ladderIds(lesson)));
+    }
+
+    private static Set<String> ladderIds(Lesson lesson) {
+        return lesson.blocks().stream()
                 .map(Block::ladderId)
                 .filter(Objects::nonNull)
                 .collect(Collectors.toSet());
-        return setting(schoolClass, space, records.standings(classId, ladderIds));
     }
 
     private Setting setting(SchoolClass schoolClass, SpaceRow space, Standings standings) {
@@ -297,7 +301,10 @@ public class LessonService {
         LessonRow row = row(id);
         SchoolClass schoolClass = access.teach(row.classId());
         SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
-        Setting setting = setting(schoolClass, space, Standings.NONE);
+        // Only who goes round with whom depends on what they can do.
+        boolean byAbility = edits.stream().anyMatch(CircuitEdit.GroupBy.class::isInstance);
+        Setting setting = setting(
+                schoolClass, space, byAbility ? records.standings(row.classId(), ladderIds(lesson)) : Standings.NONE);
         Lesson out = lesson;
         for (int i = 0; i < edits.size(); i++) {
             try {

@@ -9,12 +9,16 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.place.SideBySide;
+import org.unrulymarble.core.place.Spots;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.Station;
+import org.unrulymarble.core.rotation.Groups;
 
 /** Changes of what is done at the same time in different places. */
 public sealed interface CircuitEdit extends Edit {
@@ -63,14 +67,13 @@ public sealed interface CircuitEdit extends Edit {
                         .toList();
                 if (left.size() >= Circuit.FEWEST_STATIONS) others.add(c.withStations(left));
             }
-            others.add(new Circuit(
+            others.add(Circuit.of(
                     id,
                     stations.stream().map(Block::id).toList(),
                     rounds(stations, setting),
                     workSec(stations),
                     REST_SEC,
-                    CHANGE_SEC,
-                    List.of()));
+                    CHANGE_SEC));
             return lesson.withCircuits(others);
         }
 
@@ -125,7 +128,60 @@ public sealed interface CircuitEdit extends Edit {
                             workSec == null ? c.workSec() : workSec,
                             restSec == null ? c.restSec() : restSec,
                             changeSec == null ? c.changeSec() : changeSec,
+                            c.places(),
                             c.groups()));
+        }
+    }
+
+    /**
+     * Puts a station somewhere else in the room; the others stay where they are.
+     *
+     * @param xM of its corner from the left, {@code yM} from the top of the room as it is described
+     */
+    record PlaceStation(String circuitId, String blockId, Double xM, Double yM) implements CircuitEdit {
+        public PlaceStation {
+            new Checks()
+                    .text("blockId", blockId, 60)
+                    .range("xM", xM, -200, 200)
+                    .range("yM", yM, -200, 200)
+                    .done();
+        }
+
+        @Override
+        public Lesson on(Lesson lesson, Setting setting) {
+            Circuit c = known(lesson, circuitId);
+            Station station = Station.of(lesson, setting).get(blockId);
+            if (station == null || !station.circuit().id().equals(c.id()))
+                throw new Refused("blockId", Fault.Rule.UNKNOWN, blockId);
+            SideBySide.hindrance(station.ask(), station.number(), xM, yM).ifPresent(this::refuse);
+            List<Circuit.At> places = new ArrayList<>();
+            List<SideBySide.StationAsk> asked =
+                    SideBySide.moved(station.ask(), station.number(), xM, yM).stations();
+            for (int i = 0; i < asked.size(); i++) {
+                Spots.Placed at = asked.get(i).at();
+                if (at.alongM() > 0)
+                    places.add(new Circuit.At(c.stationIds().get(i), at.xM(), at.yM(), at.alongM(), at.acrossM()));
+            }
+            return with(lesson, c.withPlaces(places));
+        }
+
+        private void refuse(SideBySide.Why why) {
+            String field = "place";
+            switch (why.hindrance()) {
+                case OUTSIDE -> throw new Refused(field, Fault.Rule.PLACE_OUTSIDE);
+                case WAY -> throw new Refused(field, Fault.Rule.PLACE_WAY);
+                case WINDOW -> throw new Refused(field, Fault.Rule.PLACE_WINDOW);
+                case STATION -> throw new Refused(field, Fault.Rule.PLACE_STATION, why.station() + 1);
+                case THROWN_AT -> throw new Refused(field, Fault.Rule.PLACE_THROWN_AT, why.station() + 1);
+            }
+        }
+    }
+
+    /** All stations are laid out anew. */
+    record LayOut(String circuitId) implements CircuitEdit {
+        @Override
+        public Lesson on(Lesson lesson, Setting setting) {
+            return with(lesson, known(lesson, circuitId).withPlaces(List.of()));
         }
     }
 
@@ -148,6 +204,50 @@ public sealed interface CircuitEdit extends Edit {
                     c.withGroups(groups.stream()
                             .map(g -> g.stream().filter(here::contains).toList())
                             .toList()));
+        }
+    }
+
+    /**
+     * Puts the groups together by what is known of the pupils at the stations' tasks: fair, each group like the class, or like with like. Who is not known
+     * there counts as the class's middle.
+     */
+    record GroupBy(String circuitId, Groups.Mode mode) implements CircuitEdit {
+        public GroupBy {
+            new Checks().required("mode", mode).done();
+        }
+
+        @Override
+        public Lesson on(Lesson lesson, Setting setting) {
+            Circuit c = known(lesson, circuitId);
+            List<Ladder> ladders = lesson.blocks().stream()
+                    .filter(b -> c.stationIds().contains(b.id()))
+                    .map(b -> Tasks.ladder(setting, b.ladderId()))
+                    .toList();
+            List<Groups.GroupPupil> pupils = setting.pupils().stream()
+                    .map(p -> new Groups.GroupPupil(p.id(), level(p, ladders, setting)))
+                    .toList();
+            Groups found =
+                    Groups.of(new Groups.GroupsAsk(mode, c.stations(), pupils, List.of(), List.of(), List.of(), 0.0));
+            return with(lesson, c.withGroups(found.groups()));
+        }
+
+        /** Logits above the class's mean, on average of the ladders on which this pupil is known. */
+        private static double level(PlanPupil pupil, List<Ladder> ladders, Setting setting) {
+            return ladders.stream()
+                    .filter(l -> setting.standings().able(pupil.id(), l).isPresent())
+                    .mapToDouble(l -> ability(pupil, l, setting)
+                            - setting.pupils().stream()
+                                    .filter(p ->
+                                            setting.standings().able(p.id(), l).isPresent())
+                                    .mapToDouble(p -> ability(p, l, setting))
+                                    .average()
+                                    .orElse(0))
+                    .average()
+                    .orElse(0);
+        }
+
+        private static double ability(PlanPupil pupil, Ladder ladder, Setting setting) {
+            return setting.standings().able(pupil.id(), ladder).orElseThrow().ability();
         }
     }
 

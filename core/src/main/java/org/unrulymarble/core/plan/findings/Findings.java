@@ -81,6 +81,7 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
     private static List<Found> found(View view, LessonPlan plan) {
         List<Found> out = new ArrayList<>(TaskChecks.all(view));
         TimeChecks.look(view, plan, out);
+        MovingChecks.look(view, plan, out);
         ShapeChecks.look(view, out);
         PacingChecks.look(view, plan, out);
         PupilChecks.look(view, out);

@@ -80,7 +80,7 @@ class FindingsTest {
     private static Lesson circuit(int rounds, Block... stations) {
         Lesson apart = lesson(40, stations);
         List<String> ids = apart.blocks().stream().map(Block::id).toList();
-        return apart.withCircuits(List.of(new Circuit("c", ids, rounds, 45, 15, 30, List.of())));
+        return apart.withCircuits(List.of(Circuit.of("c", ids, rounds, 45, 15, 30)));
     }
 
     private static List<Finding> of(Finding.Code code, Plan plan) {
@@ -194,6 +194,12 @@ class FindingsTest {
                                 taps.with(d -> d.dose = BlockDose.byClock(400)),
                                 BlockDraft.timeFor("w", Block.Kind.WATER, 60).block(),
                                 wall.with(d -> d.dose = BlockDose.byClock(300))));
+            case MOVING_LITTLE -> {
+                Lesson serveAndTaps = lesson(40, task("wall-serve-stepping-back", "near-line"), taps);
+                yield new Pair(
+                        new Plan(serveAndTaps, setting(World.LOFT, 24)),
+                        new Plan(serveAndTaps, setting(World.LOFT, 6)));
+            }
             case WAVE_IDLE -> {
                 Block waits = wall.with(d -> d.dose = BlockDose.byClock(60));
                 yield new Pair(

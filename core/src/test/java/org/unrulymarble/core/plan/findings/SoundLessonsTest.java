@@ -74,7 +74,10 @@ class SoundLessonsTest {
         Lesson lesson = lessonOf(work);
         Setting setting = settingOf(work);
 
-        assertThat(Findings.of(lesson, setting).findings()).isEmpty();
+        // That a sound lesson moves everybody little is a remark of its own.
+        assertThat(Findings.of(lesson, setting).findings())
+                .filteredOn(f -> f.code() != Finding.Code.MOVING_LITTLE)
+                .isEmpty();
         assertThat(LessonPlan.of(lesson, setting).pastBellSec()).isLessThanOrEqualTo(0);
         if (lesson.audience() == Lesson.Audience.CLASS)
             assertThat(ScriptWriter.write(lesson, setting).segments()).isNotEmpty();
