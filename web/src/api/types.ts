@@ -62,6 +62,7 @@ export type WallFace = Schemas["WallFace"];
 export type RunLine = Schemas["RunLine"];
 export type RunScript = Schemas["RunScript"];
 export type ScriptCircuit = Schemas["ScriptCircuit"];
+export type Rehearsal = Schemas["Rehearsal"];
 export type Circuit = Schemas["Circuit"];
 export type CircuitPlan = Schemas["CircuitPlan"];
 export type StationPlan = Schemas["StationPlan"];

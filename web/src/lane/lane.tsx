@@ -30,6 +30,7 @@ export function Lane({
   chosen,
   onChoose,
   labels = true,
+  ends,
 }: {
   blocks: LaneBlock[];
   totalSec: number;
@@ -38,12 +39,14 @@ export function Lane({
   chosen?: string;
   onChoose?: (id: string) => void;
   labels?: boolean;
+  /** of a rehearsal: between which seconds each block is likely to be over */
+  ends?: { lowSec: number; highSec: number }[];
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const top = labels ? TOP : 18;
   const baseY = top + 5 * (labels ? STEP : 9) + 8;
   const height = baseY + 24;
-  const endSec = Math.max(totalSec, bellSec, 60);
+  const endSec = Math.max(totalSec, bellSec, 60, ...(ends ?? []).map((e) => e.highSec));
   const left = atSec === undefined ? 4 : 14;
   const right = labels ? 30 : 14;
   const x = (sec: number) => left + (Math.max(0, width - left - right) * sec) / endSec;
@@ -172,6 +175,20 @@ export function Lane({
           );
         })}
         <line x1={left} x2={x(endSec)} y1={baseY} y2={baseY} stroke="var(--axis)" strokeWidth="2.500" />
+        {ends?.map((e, i) => (
+          <rect
+            // biome-ignore lint/suspicious/noArrayIndexKey: one for each block, in their order
+            key={i}
+            x={x(e.lowSec)}
+            y={baseY - 5}
+            width={Math.max(3, x(e.highSec) - x(e.lowSec))}
+            height={10}
+            rx="5"
+            fill="var(--axis)"
+            opacity="0.35"
+            aria-hidden
+          />
+        ))}
         {atSec !== undefined && <image href="/marble.svg" x={x(atSec) - 13} y={baseY - 26} width="26" height="26" />}
       </svg>
     </div>

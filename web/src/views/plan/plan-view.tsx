@@ -24,6 +24,7 @@ import { FindingsChip } from "./findings-chip";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
+import { Rehearse, useRehearsal } from "./rehearse";
 import { SaveState } from "./save-state";
 import { SideBySide } from "./side-by-side";
 import { usePlan } from "./use-plan";
@@ -72,6 +73,8 @@ function Editor({
   const setBlocks = (next: Block[], step: string) => changeLesson({ ...draft.lesson, blocks: next }, step);
   const must = (field: string) => problem?.must(field);
   const atHome = draft.lesson.audience === "EACH_AT_HOME";
+  const rehearsal = useRehearsal(loaded.id);
+  const rehearsed = rehearsal.data?.of === draft.lesson ? rehearsal.data.told : undefined;
   const { undo, redo } = plan;
   const here = new URLSearchParams({
     classId: saved.classId,
@@ -171,7 +174,11 @@ function Editor({
         bellSec={saved.plan.bellSec}
         chosen={chosenId}
         onChoose={setChosenId}
+        ends={rehearsed?.blocks.map((b) => ({ lowSec: b.endSec.low, highSec: b.endSec.high }))}
       />
+      {!atHome && !readOnly && blocks.length > 0 && (
+        <Rehearse rehearsal={rehearsal} lesson={draft.lesson} catalogue={catalogue} />
+      )}
 
       <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
         <div>

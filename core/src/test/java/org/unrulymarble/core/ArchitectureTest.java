@@ -58,20 +58,24 @@ class ArchitectureTest {
             .definedBy("..core.plan..")
             .layer("next lesson")
             .definedBy("..core.propose..")
+            .layer("rehearsal")
+            .definedBy("..core.rehearse..")
             .layer("home")
             .definedBy("..core.home..")
+            .whereLayer("rehearsal")
+            .mayNotBeAccessedByAnyLayer()
             .whereLayer("home")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("next lesson")
             .mayOnlyBeAccessedByLayers("home")
             .whereLayer("lesson")
-            .mayOnlyBeAccessedByLayers("next lesson", "home")
+            .mayOnlyBeAccessedByLayers("next lesson", "rehearsal", "home")
             .whereLayer("results")
-            .mayOnlyBeAccessedByLayers("lesson", "next lesson", "home")
+            .mayOnlyBeAccessedByLayers("lesson", "next lesson", "rehearsal", "home")
             .whereLayer("reckonings")
-            .mayOnlyBeAccessedByLayers("lesson", "results", "next lesson", "home")
+            .mayOnlyBeAccessedByLayers("lesson", "results", "next lesson", "rehearsal", "home")
             .whereLayer("things")
-            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings", "next lesson", "home");
+            .mayOnlyBeAccessedByLayers("lesson", "results", "reckonings", "next lesson", "rehearsal", "home");
 
     @ArchTest
     static final ArchRule no_circles =

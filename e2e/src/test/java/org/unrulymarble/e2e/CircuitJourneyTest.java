@@ -59,6 +59,22 @@ class CircuitJourneyTest {
                 .startsWith("Sail loft")
                 .contains("with 3 stations", "2 Round the middle: ");
 
+        browser.press("Rehearse it");
+        browser.seeText("Played 1,000 times");
+        browser.seeText("Block by block");
+
+        // By keyboard to where it may be, and by no means off the floor.
+        WebElement second = browser.driver()
+                .findElements(By.cssSelector("aside svg g[role=button]"))
+                .get(1);
+        String was = second.getDomAttribute("aria-label");
+        second.sendKeys(Keys.ARROW_RIGHT);
+        browser.await(
+                "for the station to move or to say why not",
+                d -> browser.shows("aside [role=alert]")
+                        || !was.equals(d.findElements(By.cssSelector("aside svg g[role=button]"))
+                                .get(1)
+                                .getDomAttribute("aria-label")));
         browser.press("Groups");
         browser.choose("Group of Amaru T.", "Group 3");
         browser.await(

@@ -156,6 +156,10 @@ class RoutesApiTest {
                 "POST /api/lessons/{id}/proposed",
                 "{\"lesson\":%s,\"wanted\":{}}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
+        bodies.put(
+                "POST /api/lessons/{id}/rehearsed",
+                "{\"lesson\":%s}"
+                        .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
         bodies.put("POST /api/lessons/{id}/copies", "{\"onDay\":\"2027-01-12\"}");
         bodies.put("POST /api/lessons/{id}/shifted", "{\"days\":7}");
         bodies.put("POST /api/lessons/{id}/back", null);

@@ -22,6 +22,16 @@ public final class GateOdds {
         return InForce.measure(placed, placed.rung());
     }
 
+    /** What a pupil on this rung of the block's ladder goes by. */
+    public static Gate gate(Placed placed, Rung rung) {
+        return InForce.gate(placed, rung);
+    }
+
+    /** What is counted of a pupil on this rung of the block's ladder. */
+    public static Measure measure(Placed placed, Rung rung) {
+        return InForce.measure(placed, rung);
+    }
+
     /** The highest reach below a gate's that a pupil of this class meets likely enough, 0 if none; more is never likelier. */
     public static int highest(Placed placed, Gate gate, double wanted, Setting setting) {
         RateSpread rates = rates(placed, setting);

@@ -70,16 +70,24 @@ public final class Standings {
                 .orElse(ladder.rungs().get(0));
     }
 
+    /** How often a pupil's tries on a rung go in, in logits, with what is not known of it; the form of the day is part of that. */
+    public record Likely(double mean, double sd) {}
+
+    public Likely likely(String pupilId, Ladder ladder, Rung rung) {
+        SkillFigures figures = judge.learnt().figures();
+        Optional<Able> known = able(pupilId, ladder);
+        return new Likely(
+                known.map(a -> a.ability() - judge.difficulties(ladder).of(rung.id()))
+                        .orElse(Ability.logit(rung.pace().share())),
+                Math.hypot(known.map(Able::sd).orElse(figures.priorSd()), figures.formSd()));
+    }
+
     /**
      * Adds how often a pupil's tries will go in on a rung, the form of the day included: by their own ability, or, where nobody knows that, at the
      * rung's planning rate with the spread of pupils.
      */
     public void addTo(RateSpread rates, String pupilId, Ladder ladder, Rung rung) {
-        SkillFigures figures = judge.learnt().figures();
-        Optional<Able> known = able(pupilId, ladder);
-        rates.add(
-                known.map(a -> a.ability() - judge.difficulties(ladder).of(rung.id()))
-                        .orElse(Ability.logit(rung.pace().share())),
-                Math.hypot(known.map(Able::sd).orElse(figures.priorSd()), figures.formSd()));
+        Likely likely = likely(pupilId, ladder, rung);
+        rates.add(likely.mean(), likely.sd());
     }
 }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,9 +25,9 @@ import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.propose.Proposer;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.lesson.LessonService;
+import org.unrulymarble.server.platform.LongWork;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Progress;
-import org.unrulymarble.server.platform.QuietThread;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.KitService;
@@ -58,9 +57,10 @@ public class HomeMaking {
     private final Clock clock;
     private final JsonMapper json;
 
-    private final ExecutorService quietly = QuietThread.named("home-cards");
+    private final LongWork longWork;
 
     HomeMaking(
+            LongWork longWork,
             HomeWeeks weeks,
             HomeCards cards,
             RecordService records,
@@ -74,6 +74,7 @@ public class HomeMaking {
             TransactionTemplate inOne,
             Clock clock,
             JsonMapper json) {
+        this.longWork = longWork;
         this.weeks = weeks;
         this.cards = cards;
         this.records = records;
@@ -164,7 +165,7 @@ public class HomeMaking {
         List<Part> parts = Objects.requireNonNull(inOne.execute(status -> parts(weekId)));
         if (parts.isEmpty()) return;
         progress.begin(weekId, parts.size());
-        quietly.submit(() -> make(weekId, parts));
+        longWork.later(() -> make(weekId, parts));
     }
 
     private void make(UUID weekId, List<Part> parts) {

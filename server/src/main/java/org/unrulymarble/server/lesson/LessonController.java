@@ -25,6 +25,7 @@ import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
+import org.unrulymarble.core.rehearse.Rehearsal;
 import org.unrulymarble.server.account.SignedIn;
 
 @RestController
@@ -170,6 +171,19 @@ class LessonController {
     @PostMapping("/{id}/proposed")
     NextLesson proposed(@PathVariable UUID id, @RequestBody Proposed asked) {
         return proposals.propose(id, asked.lesson(), asked.wanted(), asked.soon());
+    }
+
+    /** @param lesson as it stands on the page, saved or not */
+    record Rehearsed(Lesson lesson) {
+        Rehearsed {
+            new Checks().required("lesson", lesson).done();
+        }
+    }
+
+    /** The lesson played a thousand times with this class: what is likely to come of it; nothing is kept. */
+    @PostMapping("/{id}/rehearsed")
+    Rehearsal rehearsed(@PathVariable UUID id, @RequestBody Rehearsed asked) {
+        return proposals.rehearse(id, asked.lesson());
     }
 
     @DeleteMapping("/{id}")

@@ -7,23 +7,25 @@ import org.springframework.stereotype.Service;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.propose.Proposer;
+import org.unrulymarble.core.rehearse.Rehearsal;
+import org.unrulymarble.server.platform.LongWork;
 import org.unrulymarble.server.platform.QuietThread;
 
-/** Proposes lessons, one at a time and in threads that let every tap go first; holds no transaction meanwhile. */
+/** Proposes lessons and rehearses them, outside any transaction and away from the threads that take taps. */
 @Service
 public class LessonProposals {
 
     private final LessonService lessons;
     private final Proposer proposer;
+    private final LongWork longWork;
 
-    /** What is wanted soon does not wait behind a proof. */
+    /** A first answer is wanted in half a second: it does not wait for long work. */
     private final ExecutorService first = QuietThread.named("proposals-first");
 
-    private final ExecutorService proofs = QuietThread.named("proposals-proof");
-
-    LessonProposals(LessonService lessons, Proposer proposer) {
+    LessonProposals(LessonService lessons, Proposer proposer, LongWork longWork) {
         this.lessons = lessons;
         this.proposer = proposer;
+        this.longWork = longWork;
     }
 
     /**
@@ -31,13 +33,13 @@ public class LessonProposals {
      * @param soon whether a good one will do: without tasks side by side, and without proof of how good
      */
     public NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
-        NextLesson.Answer how = soon ? proposer::first : proposer::propose;
         LessonService.ForProposal from = lessons.forProposal(id);
+        if (!soon)
+            return longWork.await(() ->
+                    NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, proposer::propose));
         try {
-            return (soon ? first : proofs)
-                    .submit(() -> soon
-                            ? NextLesson.propose(lesson, from.setting(), from.practised(), wanted, how)
-                            : NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, how))
+            return first.submit(
+                            () -> NextLesson.propose(lesson, from.setting(), from.practised(), wanted, proposer::first))
                     .get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -46,5 +48,11 @@ public class LessonProposals {
             if (e.getCause() instanceof RuntimeException cause) throw cause;
             throw new IllegalStateException(e.getCause());
         }
+    }
+
+    /** @param lesson as it stands on the page, saved or not */
+    Rehearsal rehearse(UUID id, Lesson lesson) {
+        LessonService.ForProposal from = lessons.forProposal(id);
+        return longWork.await(() -> Rehearsal.of(Rehearsal.RehearsalAsk.usual(lesson, from.setting())));
     }
 }

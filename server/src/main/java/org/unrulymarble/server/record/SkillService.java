@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -25,7 +24,7 @@ import org.unrulymarble.core.skill.LearntSkill;
 import org.unrulymarble.core.skill.SkillLearner;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.LessonsGoing;
-import org.unrulymarble.server.platform.QuietThread;
+import org.unrulymarble.server.platform.LongWork;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What the school's own records have taught: learnt by night, in one thread that lets everything else go first, and never beside a lesson. */
@@ -48,7 +47,7 @@ class SkillService {
     private final Clock clock;
     private volatile Learnt known;
 
-    private final ExecutorService quietly = QuietThread.named("skill-learner");
+    private final LongWork longWork;
 
     SkillService(
             LearntSkillRows rows,
@@ -56,8 +55,10 @@ class SkillService {
             LadderService ladders,
             LessonsGoing lessons,
             TransactionTemplate inOne,
+            LongWork longWork,
             Clock clock) {
         this.rows = rows;
+        this.longWork = longWork;
         this.attempts = attempts;
         this.ladders = ladders;
         this.lessons = lessons;
@@ -87,14 +88,7 @@ class SkillService {
 
     /** Learns from all records as they are. Comes back when it is done. */
     Learnt learn() {
-        try {
-            return quietly.submit(this::learnHere).get();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
-        } catch (java.util.concurrent.ExecutionException e) {
-            throw new IllegalStateException(e.getCause());
-        }
+        return longWork.await(this::learnHere);
     }
 
     private Learnt learnHere() {

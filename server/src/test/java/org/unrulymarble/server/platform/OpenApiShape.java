@@ -206,6 +206,7 @@ public class OpenApiShape {
                     "TypedIn", Set.of("modifiers", "timeMs", "distanceM", "target", "with", "where", "seen", "trial")),
             Map.entry("RoundAgainst", Set.of("best", "last")),
             Map.entry("Segment", Set.of("beside")),
+            Map.entry("OfBlock", Set.of("meetGate", "expected", "oneRoundMore")),
             Map.entry("StationPlan", Set.of("way", "reason")),
             Map.entry("EditSetCircuit", Set.of("rounds", "workSec", "restSec", "changeSec")),
             Map.entry("Lesson", Set.of("startMin", "afterNote")),
