@@ -69,7 +69,8 @@ export function CircuitHead({
         <p className="mt-1 text-[0.95rem] text-soft">
           {t("circuit.about", { groups: n, sizes: spread(sizes) })}{" "}
           {t("circuit.working", { share: percent(plan.share) })}{" "}
-          {plan.share >= plan.most - 1e-9 ? t("circuit.best") : t("circuit.atMost", { share: percent(plan.most) })}
+          {plan.share >= plan.most - 1e-9 ? t("circuit.best") : t("circuit.atMost", { share: percent(plan.most) })}{" "}
+          {plan.timeToDrink && t("circuit.drink")}
         </p>
       )}
       {!readOnly && (

@@ -55,7 +55,7 @@ class CircuitJourneyTest {
     void stations_are_laid_out_regrouped_printed_and_taken_apart() {
         String id = threeStations();
         browser.press("Round the middle");
-        assertThat(browser.see("aside svg[role=img]").getDomAttribute("aria-label"))
+        assertThat(browser.see("aside svg[role=group]").getDomAttribute("aria-label"))
                 .startsWith("Sail loft")
                 .contains("with 3 stations", "2 Round the middle: ");
 

@@ -94,6 +94,36 @@ class EveryViewTest {
     }
 
     @Test
+    void stations_planned_grouped_rehearsed_and_run() {
+        Lessons lessons = new Lessons(browser);
+        String id = lessons.ofRungs(
+                "Stations to look at",
+                java.util.List.of(
+                        new Lessons.Rung("wall-and-back", "two-hands-bounce"),
+                        new Lessons.Rung("round-the-middle", "waist")));
+        browser.open("/plan/" + id);
+        browser.press("Side by side");
+        browser.seeText("Which tasks at the same time?");
+        browser.driver()
+                .findElements(org.openqa.selenium.By.cssSelector("[role=dialog] input[type=checkbox]"))
+                .forEach(org.openqa.selenium.WebElement::click);
+        sound();
+        browser.press("Make 2 stations");
+        browser.press("Round the middle");
+        browser.press("Rehearse it");
+        browser.seeText("Block by block");
+        browser.script("document.querySelectorAll('details').forEach(d => d.open = true)");
+        sound();
+        browser.press("Groups");
+        browser.seeText("In the order of the class");
+        sound();
+        browser.keys(Keys.ESCAPE);
+        new RunPage(browser, lessons).beginAnyhow(id);
+        browser.see("section[aria-label='Where every group is']");
+        sound();
+    }
+
+    @Test
     void home_and_a_card_that_plays() {
         browser.open("/home");
         browser.seeText("Paper slips");

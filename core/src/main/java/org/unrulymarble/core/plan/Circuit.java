@@ -54,6 +54,7 @@ public record Circuit(
     public static final int MOST_STATIONS = 8;
 
     private static final int MOST_ROUNDS = 12;
+    private static final int DRINK_SEC = 30;
     private static final int SHORTEST_SEC = 10;
     private static final int LONGEST_SEC = 600;
 
@@ -80,6 +81,11 @@ public record Circuit(
     /** Laid out by the room, in groups in the order of the class. */
     public static Circuit of(String id, List<String> stationIds, int rounds, int workSec, int restSec, int changeSec) {
         return new Circuit(id, stationIds, rounds, workSec, restSec, changeSec, List.of(), List.of());
+    }
+
+    /** Whether one can drink on the way to the next station. */
+    public boolean timeToDrink() {
+        return changeSec >= DRINK_SEC;
     }
 
     public int stations() {

@@ -14,6 +14,7 @@ import org.unrulymarble.core.place.Spots;
  * @param groups names of each group's pupils
  * @param stations in the order in which groups move on
  * @param share of a visit's rounds that a pupil works on average, 0 to 1; {@code most}: no layout in this room lets them work more
+ * @param timeToDrink whether one can drink on the way to the next station
  */
 public record CircuitPlan(
         String id,
@@ -24,7 +25,8 @@ public record CircuitPlan(
         List<Group> groups,
         List<StationPlan> stations,
         double share,
-        double most) {
+        double most,
+        boolean timeToDrink) {
 
     /** @param stationOf for each stage, the place of the station in the circuit, from 0 */
     public record Group(List<String> pupilIds, List<String> names, List<Integer> stationOf) {}
@@ -65,7 +67,8 @@ public record CircuitPlan(
                 List.copyOf(named),
                 piece.blocks().stream().map(CircuitPlan::station).toList(),
                 beside.share(),
-                beside.most());
+                beside.most(),
+                circuit.timeToDrink());
     }
 
     private static List<Integer> stationsOf(int group, Circuit circuit) {

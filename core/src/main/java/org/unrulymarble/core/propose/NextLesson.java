@@ -40,6 +40,7 @@ public record NextLesson(
     private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
     private static final int MOST_LAID = 6;
+    private static final int MOST_WATERS = 3;
 
     /** Groups and stations are worth their trouble where each pupil moves so much more of the time. */
     private static final double LEAST_GAIN = 0.05;
@@ -265,12 +266,23 @@ public record NextLesson(
             if (stop == null) break;
             now = Findings.mended(now, setting, stop.id());
         }
-        Finding dry = first(now, setting, f -> f.code() == Finding.Code.WATER_MISSING);
-        if (dry != null) {
-            Lesson watered = Findings.mended(now, setting, dry.id());
-            if (LessonPlan.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes()) now = watered;
+        for (int i = 0; i < MOST_WATERS; i++) {
+            Lesson next = watered(now, setting);
+            if (next == now) break;
+            now = next;
         }
         return Findings.occupied(now, setting);
+    }
+
+    /** With water where it lacks most, for which everything may become a few seconds shorter; the same where it does not go. */
+    private static Lesson watered(Lesson lesson, Setting setting) {
+        Finding dry = first(lesson, setting, f -> f.code() == Finding.Code.WATER_MISSING);
+        if (dry == null) return lesson;
+        Lesson watered = Findings.mended(lesson, setting, dry.id());
+        Finding late = first(watered, setting, f -> f.code() == Finding.Code.PAST_BELL);
+        if (late != null && late.mend().kind() == Finding.Mend.Kind.FIT_TO_BELL)
+            watered = Findings.mended(watered, setting, late.id());
+        return LessonPlan.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes() ? watered : lesson;
     }
 
     private static Finding first(Lesson lesson, Setting setting, Predicate<Finding> which) {

@@ -12,6 +12,7 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.World;
+import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson.Wish;
 
@@ -28,6 +29,10 @@ class BesideTest {
         Findings findings = Findings.of(found.lesson(), setting);
 
         assertThat(findings.stops()).isEmpty();
+        assertThat(findings.findings())
+                .extracting(Finding::code)
+                .as("a minute for water is found")
+                .doesNotContain(Finding.Code.WATER_MISSING);
         assertThat(findings.plan().pastBellSec()).isBetween(-300L, 0L);
         assertThat(found.reasons())
                 .hasSizeLessThanOrEqualTo(found.lesson().blocks().size());

@@ -12,6 +12,7 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockPlan;
+import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Placed;
@@ -142,9 +143,14 @@ final class TimeChecks {
                 active = 0;
                 continue;
             }
+            Circuit circuit = view.lesson().circuitOf(b.id()).orElse(null);
+            boolean first = circuit != null && circuit.stationIds().get(0).equals(b.id());
+            // Who moves on to the next station for half a minute drinks on the way.
+            if (circuit != null && !first && circuit.timeToDrink()) active = 0;
             long after = active + b.movingSecPerPupil();
             if (after > 60L * most) {
-                int at = active == 0 ? i + 1 : i;
+                // Nothing goes between two stations.
+                int at = active == 0 && circuit == null ? i + 1 : circuit == null ? i : placeOf(circuit);
                 out.add(Found.mind(Code.WATER_MISSING)
                         .about(plan.blocks().get(i).id())
                         .figure("activeSec", after)
@@ -156,6 +162,10 @@ final class TimeChecks {
             }
             active = after;
         }
+    }
+
+    private int placeOf(Circuit circuit) {
+        return view.lesson().indexOf(circuit.stationIds().get(0));
     }
 
     private Change waterAt(int at) {
