@@ -40,6 +40,7 @@ public record NextLesson(
     private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
     private static final int MOST_LAID = 6;
+    private static final double LEAST_MOVING = 0.05;
     private static final int MOST_WATERS = 3;
 
     /** Groups and stations are worth their trouble where each pupil moves so much more of the time. */
@@ -192,6 +193,9 @@ public record NextLesson(
                                 .findFirst()
                                 .orElse(alone)
                 : alone;
+        // A room where nearly all only wait is no room for this class.
+        boolean home = lesson.audience() == Lesson.Audience.EACH_AT_HOME;
+        if (!home && Minutes.of(best.lesson(), setting).movingShare() < LEAST_MOVING) return none(tasks);
         Set<String> in = best.lesson().blocks().stream()
                 .map(Block::ladderId)
                 .filter(Objects::nonNull)

@@ -71,6 +71,16 @@ class BesideTest {
     }
 
     @Test
+    void a_room_where_nearly_all_would_wait_gets_no_lesson() {
+        assertThat(beside(World.setting(World.HOME, 24), 60, Wish.AS_USUAL, List.of())
+                        .lesson())
+                .isNull();
+        assertThat(beside(World.setting(World.HOME, 1), 20, Wish.AS_USUAL, List.of())
+                        .lesson())
+                .isNotNull();
+    }
+
+    @Test
     void few_pupils_and_those_at_home_are_put_into_no_groups() {
         assertThat(beside(World.setting(World.CORRIDOR, 5), 40, Wish.MORE_MOVING, List.of())
                         .lesson()
