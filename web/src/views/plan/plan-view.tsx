@@ -185,7 +185,7 @@ function Editor({
           <BlockList
             blocks={blocks}
             plans={saved.plan.blocks}
-            circuits={draft.lesson.circuits}
+            circuits={atHome ? [] : draft.lesson.circuits}
             circuitPlans={saved.plan.circuits}
             catalogue={catalogue}
             onOffer={onOffer}

@@ -144,8 +144,8 @@ export class Played {
     const now = take === this.take(lead) ? [...this.since(nowMs)].find(([r]) => r === lead)?.[1] : undefined;
     if (before === undefined && now === undefined) return undefined;
     const ms = Math.max(before ?? 0, now ?? 0);
-    // A station whose work is shorter than the others' ends sooner.
-    return lead === round ? ms : Math.min(ms, this.plannedMs(round));
+    // A station whose work is shorter than the others' ends sooner, also in a round that was made longer.
+    return this.plannedMs(round) < this.plannedMs(lead) ? Math.min(ms, this.plannedMs(round)) : ms;
   }
 
   /** Whether a take was begun anew before its end, and counts for nothing. */

@@ -9,6 +9,7 @@ import { useOnDevice } from "../../ui/use-on-device";
 import { texts } from "../../words/texts";
 import { Aside } from "./aside";
 import { AtStations } from "./at-stations";
+import { atTheSheet, isCounted, nothingLeft } from "./at-the-sheet";
 import { callNow, callsOf, changeOf, Sounder } from "./calls";
 import { Collect } from "./collect";
 import { Disputes } from "./disputes";
@@ -18,7 +19,6 @@ import { GoTo } from "./go-to";
 import { HeardChoice } from "./heard-choice";
 import { afterOf, type Played, roundAt, roundStart, roundsOfTurn, turnsEnded } from "./log";
 import { missingIn } from "./missing";
-import { wordOf } from "./own-word";
 import { Pads } from "./pads";
 import { Recorded } from "./recorded";
 import { runLane } from "./run-lane";
@@ -29,6 +29,7 @@ import { atStation, circuitOf, ofStation, roundAtStation } from "./stations";
 import { StopAll } from "./stop-all";
 import { useNow, useRun } from "./use-run";
 import { useSounds } from "./use-sounds";
+import { useWakeLock } from "./use-wake-lock";
 import { WallLink } from "./wall-link";
 
 const t = texts("run");
@@ -396,41 +397,7 @@ const Key = ({ children }: { children: string }) => (
   <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{children}</kbd>
 );
 
-/** Whether somebody is at the collect sheet right now. */
-function atTheSheet(): boolean {
-  return !!document.activeElement?.closest("form[aria-label='Collect the numbers']");
-}
-
-/** Whether a turn has all its numbers, and everybody who worked in it has said their word. */
-function nothingLeft(run: Run, turn: number, played: Played, on: On, nowMs: number): boolean {
-  if (missingIn(run, turn, played, on.counts, nowMs) > 0) return false;
-  const { segments, blocks } = run.sheet.script;
-  const segment = segments[turn];
-  const crews = blocks[segment?.block ?? -1]?.turns[segment?.turn ?? -1]?.crews ?? [];
-  const last = roundsOfTurn(segments, turn).at(-1) ?? turn;
-  return crews
-    .filter((c) => c.workers.length === 1)
-    .flatMap((c) => c.workers)
-    .every((w) => played.away.has(w) || wordOf(on.events, last, w) !== undefined);
-}
-
-function isCounted(run: Run, round: number): boolean {
-  const { segments, blocks } = run.sheet.script;
-  return blocks[segments[round]?.block ?? 0]?.counted ?? false;
-}
-
 function endOf(run: Run): number {
   const last = run.sheet.script.segments.findLast((s) => s.beside == null);
   return last ? last.startSec + last.durationSec : 0;
-}
-
-/** Keeps the screen awake where the browser allows. */
-function useWakeLock(on: boolean) {
-  useEffect(() => {
-    if (!on || !("wakeLock" in navigator)) return;
-    const lock = navigator.wakeLock.request("screen").catch(() => undefined);
-    return () => {
-      lock.then((l) => l?.release());
-    };
-  }, [on]);
 }

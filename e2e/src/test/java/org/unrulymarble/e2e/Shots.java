@@ -28,7 +28,6 @@ public final class Shots {
     private void all() {
         browser.open("/");
         browser.see("form");
-        picture("sign-in");
         browser.signIn("okafor");
         browser.see("svg[aria-label^=Lane]");
         browser.see("#last ~ ul");
@@ -41,9 +40,9 @@ public final class Shots {
         browser.script("window.scrollTo(0, 0)");
         picture("plan");
         browser.press("Propose a lesson");
-        browser.seeText("by the same weights");
+        browser.seeText("one task after the other it would be");
         picture("plan-propose");
-        browser.keys(Keys.ESCAPE);
+        stations();
         pastTheBell();
 
         run();
@@ -71,6 +70,26 @@ public final class Shots {
         browser.press("School");
         browser.see("[aria-label='Role of Helper']");
         picture("school");
+    }
+
+    /** What was proposed, with a station chosen; taken back afterwards. */
+    private void stations() {
+        browser.press("Use it instead");
+        browser.seeText("stations at the same time");
+        browser.await("for a station", d -> {
+            browser.driver().findElements(org.openqa.selenium.By.cssSelector("button[data-block]")).stream()
+                    .filter(b -> b.getText().contains("each works in"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
+            return true;
+        });
+        browser.see("aside svg[role=group]");
+        browser.script("document.activeElement.blur(); window.scrollTo(0, 0)");
+        picture("plan-stations");
+        browser.press("Undo");
+        browser.press("Wall serve, stepping back");
+        browser.see("[aria-label='Work, s']");
     }
 
     private void home() {

@@ -12,12 +12,11 @@ import org.unrulymarble.core.place.SideBySide.Station;
 import org.unrulymarble.core.place.SideBySide.StationAsk;
 import org.unrulymarble.core.place.SideBySide.Way;
 import org.unrulymarble.core.place.SideBySide.Why;
+import org.unrulymarble.core.place.StationFloor.Laid;
+import org.unrulymarble.core.place.StationFloor.Shape;
 
 /** Pushes the stations' rectangles from corner to corner, those first by which most could work. Used once; not thread-safe. */
 final class SideBySideSearch {
-
-    /** Walking room between two stations where the tasks ask for less. */
-    private static final double LEAST_GAP_M = 0.4;
 
     private static final int MOST_WAVES = 6;
     private static final int MOST_ASSIGNMENTS = 80;
@@ -26,34 +25,17 @@ final class SideBySideSearch {
     /** So many spots in so many rows, one way round. @param worth the share of the visit that a pupil works */
     private record Level(int waves, int spots, double worth) {}
 
-    private record Shape(
-            int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, boolean atWall) {
-        double alongM() {
-            return columns * spotAlongM + (columns - 1) * gapM;
-        }
-
-        double acrossM() {
-            return rows * spotAcrossM + (rows - 1) * gapM;
-        }
-    }
-
-    /** A shape at its place, with the floor beyond it into which is thrown. */
-    private record Laid(Shape shape, Area area, Area beyond, double gapM) {}
-
     private final SideBySideAsk ask;
     private final double lengthM;
     private final double widthM;
-    private final List<Area> keptFree;
+    private final StationFloor floor;
     private int tries;
 
     SideBySideSearch(SideBySideAsk ask) {
         this.ask = ask;
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
-        this.keptFree = ask.place().features().stream()
-                .filter(f -> f.wayThrough() || f.depthM() > 0)
-                .map(f -> f.area(ask.place().size(), ask.freeM()))
-                .toList();
+        this.floor = new StationFloor(ask);
     }
 
     SideBySide run() {
@@ -179,17 +161,8 @@ final class SideBySideSearch {
         if (s.at() == null
                 || Math.abs(shape.alongM() - s.at().alongM()) > Rounding.SLACK
                 || Math.abs(shape.acrossM() - s.at().acrossM()) > Rounding.SLACK) return Optional.empty();
-        Laid there = at(s, shape, s.at().xM(), s.at().yM());
-        return why(s, there, laid) == null ? Optional.of(there) : Optional.empty();
-    }
-
-    private Laid at(StationAsk s, Shape shape, double xM, double yM) {
-        Area area = new Area(xM, yM, shape.alongM(), shape.acrossM());
-        return new Laid(
-                shape,
-                area,
-                beyond(shape, area),
-                Math.max(LEAST_GAP_M, s.footprint().gapM()));
+        Laid there = floor.at(s, shape, s.at().xM(), s.at().yM());
+        return floor.why(s, there, laid) == null ? Optional.of(there) : Optional.empty();
     }
 
     Optional<Why> hindrance(SideBySide now, int station, double xM, double yM) {
@@ -200,7 +173,7 @@ final class SideBySideSearch {
         Laid from = asLaid(station, own);
         if (from == null) return Optional.of(new Why(Hindrance.OUTSIDE, null));
         StationAsk s = ask.stations().get(station);
-        return Optional.ofNullable(why(s, at(s, from.shape(), xM, yM), others));
+        return Optional.ofNullable(floor.why(s, floor.at(s, from.shape(), xM, yM), others));
     }
 
     /** As one rectangle; null for what has no room. */
@@ -209,7 +182,7 @@ final class SideBySideSearch {
         StationAsk asked = ask.stations().get(i);
         Shape whole = new Shape(
                 1, 1, s.alongM(), s.acrossM(), 0, s.way(), asked.footprint().needsWall());
-        return at(asked, whole, s.xM(), s.yM());
+        return floor.at(asked, whole, s.xM(), s.yM());
     }
 
     /** Where nothing holds all of them: one after the other, as small as may be, and who finds no room is told so. */
@@ -325,7 +298,7 @@ final class SideBySideSearch {
 
     /** Every corner that a shape may be pushed into: the room's, another's, and beside what is kept free. */
     private List<Laid> places(StationAsk s, Shape shape, Laid[] laid) {
-        double gap = Math.max(LEAST_GAP_M, s.footprint().gapM());
+        double gap = Math.max(StationFloor.LEAST_GAP_M, s.footprint().gapM());
         double edge = s.footprint().edgeM();
         boolean top = ask.place().wallAlongLength();
         List<Double> xs = new ArrayList<>();
@@ -340,7 +313,7 @@ final class SideBySideSearch {
                     xs.add(l.area().xM() + l.area().alongM() + Math.max(gap, l.gapM()));
                     xs.add(l.area().xM() - Math.max(gap, l.gapM()) - shape.alongM());
                 }
-            for (Area a : keptFree) xs.add(a.xM() + a.alongM());
+            for (Area a : floor.keptFree()) xs.add(a.xM() + a.alongM());
             xs.removeIf(x -> x < edge - 1e-9 || x + shape.alongM() > end - edge + 1e-9);
         }
         if (shape.atWall() && top) ys.add(0.0);
@@ -353,71 +326,15 @@ final class SideBySideSearch {
                     ys.add(l.area().yM() + l.area().acrossM() + Math.max(gap, l.gapM()));
                     ys.add(l.area().yM() - Math.max(gap, l.gapM()) - shape.acrossM());
                 }
-            for (Area a : keptFree) ys.add(a.yM() + a.acrossM());
+            for (Area a : floor.keptFree()) ys.add(a.yM() + a.acrossM());
             ys.removeIf(y -> y < edge - 1e-9 || y + shape.acrossM() > end - edge + 1e-9);
         }
         List<Laid> out = new ArrayList<>();
         for (double x : xs.stream().distinct().toList())
             for (double y : ys.stream().distinct().toList()) {
-                Laid there = at(s, shape, x, y);
-                if (why(s, there, laid) == null) out.add(there);
+                Laid there = floor.at(s, shape, x, y);
+                if (floor.why(s, there, laid) == null) out.add(there);
             }
         return out;
-    }
-
-    /** What hinders it from being there; null for nothing. */
-    private Why why(StationAsk s, Laid there, Laid[] laid) {
-        if (outside(s, there)) return new Why(Hindrance.OUTSIDE, null);
-        for (Area kept : keptFree) if (there.area().meets(kept)) return new Why(Hindrance.WAY, null);
-        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area()))
-            return new Why(Hindrance.WINDOW, null);
-        for (int i = 0; i < laid.length; i++) {
-            Laid other = laid[i];
-            if (other == null) continue;
-            double gap = Math.max(there.gapM(), other.gapM());
-            if (there.area().grown(gap).meets(other.area())) return new Why(Hindrance.STATION, i);
-            if ((there.beyond() != null && there.beyond().meets(other.area()))
-                    || (other.beyond() != null && other.beyond().meets(there.area())))
-                return new Why(Hindrance.THROWN_AT, i);
-        }
-        return null;
-    }
-
-    /** Beyond the room's edge that the task keeps free, or away from the wall that it needs. */
-    private boolean outside(StationAsk s, Laid there) {
-        Area a = there.area();
-        double edge = s.footprint().edgeM() - Rounding.SLACK;
-        boolean wall = there.shape().atWall();
-        boolean top = ask.place().wallAlongLength();
-        double runM = wall ? ask.place().size().wall().runM() : 0;
-        boolean xFree = wall && !top;
-        boolean yFree = wall && top;
-        if (xFree
-                ? Math.abs(a.xM()) > Rounding.SLACK
-                : a.xM() < edge || a.xM() + a.alongM() > (wall ? runM : lengthM) - edge) return true;
-        return yFree
-                ? Math.abs(a.yM()) > Rounding.SLACK
-                : a.yM() < edge || a.yM() + a.acrossM() > (wall ? runM : widthM) - edge;
-    }
-
-    private boolean beforeAWindow(Area area) {
-        boolean top = ask.place().wallAlongLength();
-        Feature.Edge edge = top ? Feature.Edge.TOP : Feature.Edge.LEFT;
-        double from = top ? area.xM() : area.yM();
-        double to = from + (top ? area.alongM() : area.acrossM());
-        return ask.place().features().stream()
-                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
-                .anyMatch(f -> from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9);
-    }
-
-    /** The floor between whoever throws and the edge of the room; null at a wall and where nothing is thrown. */
-    private Area beyond(Shape shape, Area a) {
-        if (shape.atWall() || shape.way() == null) return null;
-        return switch (shape.way()) {
-            case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), lengthM - a.xM() - a.alongM(), a.acrossM());
-            case LEFT -> new Area(0, a.yM(), a.xM(), a.acrossM());
-            case BOTTOM -> new Area(a.xM(), a.yM() + a.acrossM(), a.alongM(), widthM - a.yM() - a.acrossM());
-            case TOP -> new Area(a.xM(), 0, a.alongM(), a.yM());
-        };
     }
 }

@@ -128,9 +128,10 @@ public final class Played {
     long workedMs(RoundKey round) {
         RoundKey byClock = byTheClock(round);
         long ms = workedMs.getOrDefault(byClock, clock.lengthMs(script, byClock.segment()));
-        // A station whose work is shorter than the others' ends sooner.
-        boolean beside = !byClock.equals(round);
-        return beside ? Math.min(ms, 1000L * script.segment(round.segment()).durationSec()) : ms;
+        // A station whose work is shorter than the others' ends sooner, also in a round that was made longer.
+        long own = script.segment(round.segment()).durationSec();
+        boolean shorter = own < script.segment(byClock.segment()).durationSec();
+        return shorter ? Math.min(ms, 1000L * own) : ms;
     }
 
     private RoundKey byTheClock(RoundKey round) {

@@ -1,0 +1,115 @@
+package org.unrulymarble.core.place;
+
+import java.util.List;
+import org.unrulymarble.core.check.Rounding;
+import org.unrulymarble.core.place.SideBySide.Hindrance;
+import org.unrulymarble.core.place.SideBySide.SideBySideAsk;
+import org.unrulymarble.core.place.SideBySide.StationAsk;
+import org.unrulymarble.core.place.SideBySide.Way;
+import org.unrulymarble.core.place.SideBySide.Why;
+
+/** The floor of a room as stations are laid on it: what hinders one from being somewhere. */
+final class StationFloor {
+
+    /** Walking room between two stations where the tasks ask for less. */
+    static final double LEAST_GAP_M = 0.4;
+
+    /** So many spots in rows and columns, one way round. @param way where the ball goes, or null */
+    record Shape(int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, boolean atWall) {
+        double alongM() {
+            return columns * spotAlongM + (columns - 1) * gapM;
+        }
+
+        double acrossM() {
+            return rows * spotAcrossM + (rows - 1) * gapM;
+        }
+    }
+
+    /** A shape at its place, with the floor beyond it into which is thrown. */
+    record Laid(Shape shape, Area area, Area beyond, double gapM) {}
+
+    private final SideBySideAsk ask;
+    private final double lengthM;
+    private final double widthM;
+    private final List<Area> keptFree;
+
+    StationFloor(SideBySideAsk ask) {
+        this.ask = ask;
+        this.lengthM = ask.place().size().lengthM();
+        this.widthM = ask.place().size().widthM();
+        this.keptFree = ask.place().features().stream()
+                .filter(f -> f.wayThrough() || f.depthM() > 0)
+                .map(f -> f.area(ask.place().size(), ask.freeM()))
+                .toList();
+    }
+
+    /** What nobody stands on: before doors, ways out and stairs, and where something stands. */
+    List<Area> keptFree() {
+        return keptFree;
+    }
+
+    Laid at(StationAsk s, Shape shape, double xM, double yM) {
+        Area area = new Area(xM, yM, shape.alongM(), shape.acrossM());
+        return new Laid(
+                shape,
+                area,
+                beyond(shape, area),
+                Math.max(LEAST_GAP_M, s.footprint().gapM()));
+    }
+
+    /** What hinders it from being there; null for nothing. */
+    Why why(StationAsk s, Laid there, Laid[] laid) {
+        if (outside(s, there)) return new Why(Hindrance.OUTSIDE, null);
+        for (Area kept : keptFree) if (there.area().meets(kept)) return new Why(Hindrance.WAY, null);
+        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area()))
+            return new Why(Hindrance.WINDOW, null);
+        for (int i = 0; i < laid.length; i++) {
+            Laid other = laid[i];
+            if (other == null) continue;
+            double gap = Math.max(there.gapM(), other.gapM());
+            if (there.area().grown(gap).meets(other.area())) return new Why(Hindrance.STATION, i);
+            if ((there.beyond() != null && there.beyond().meets(other.area()))
+                    || (other.beyond() != null && other.beyond().meets(there.area())))
+                return new Why(Hindrance.THROWN_AT, i);
+        }
+        return null;
+    }
+
+    /** Beyond the room's edge that the task keeps free, or away from the wall that it needs. */
+    private boolean outside(StationAsk s, Laid there) {
+        Area a = there.area();
+        double edge = s.footprint().edgeM() - Rounding.SLACK;
+        boolean wall = there.shape().atWall();
+        boolean top = ask.place().wallAlongLength();
+        double runM = wall ? ask.place().size().wall().runM() : 0;
+        boolean xFree = wall && !top;
+        boolean yFree = wall && top;
+        if (xFree
+                ? Math.abs(a.xM()) > Rounding.SLACK
+                : a.xM() < edge || a.xM() + a.alongM() > (wall ? runM : lengthM) - edge) return true;
+        return yFree
+                ? Math.abs(a.yM()) > Rounding.SLACK
+                : a.yM() < edge || a.yM() + a.acrossM() > (wall ? runM : widthM) - edge;
+    }
+
+    private boolean beforeAWindow(Area area) {
+        boolean top = ask.place().wallAlongLength();
+        Feature.Edge edge = top ? Feature.Edge.TOP : Feature.Edge.LEFT;
+        double from = top ? area.xM() : area.yM();
+        double to = from + (top ? area.alongM() : area.acrossM());
+        return ask.place().features().stream()
+                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
+                .anyMatch(f -> from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9);
+    }
+
+    /** The floor between whoever throws and the edge of the room; null at a wall and where nothing is thrown. */
+    private Area beyond(Shape shape, Area a) {
+        if (shape.atWall() || shape.way() == null) return null;
+        return switch (shape.way()) {
+            case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), lengthM - a.xM() - a.alongM(), a.acrossM());
+            case LEFT -> new Area(0, a.yM(), a.xM(), a.acrossM());
+            case BOTTOM -> new Area(a.xM(), a.yM() + a.acrossM(), a.alongM(), widthM - a.yM() - a.acrossM());
+            case TOP -> new Area(a.xM(), 0, a.alongM(), a.yM());
+        };
+    }
+}
