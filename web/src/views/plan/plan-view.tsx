@@ -24,7 +24,7 @@ import { FindingsChip } from "./findings-chip";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
-import { Rehearse, useRehearsal } from "./rehearse";
+import { Rehearse, RehearseButton, useRehearsal } from "./rehearse";
 import { SaveState } from "./save-state";
 import { SideBySide } from "./side-by-side";
 import { usePlan } from "./use-plan";
@@ -75,6 +75,7 @@ function Editor({
   const atHome = draft.lesson.audience === "EACH_AT_HOME";
   const rehearsal = useRehearsal(loaded.id);
   const rehearsed = rehearsal.data?.of === draft.lesson ? rehearsal.data.told : undefined;
+  const mayRehearse = !atHome && !readOnly && blocks.length > 0;
   const { undo, redo } = plan;
   const here = new URLSearchParams({
     classId: saved.classId,
@@ -145,6 +146,7 @@ function Editor({
           </Link>
         )}
         <FindingsChip findings={saved.findings} />
+        {mayRehearse && <RehearseButton rehearsal={rehearsal} lesson={draft.lesson} />}
         {!atHome && blocks.length > 0 && (
           <Link className="btn no-underline" to={`/plan/${loaded.id}/page`}>
             <Printer size={18} aria-hidden /> {t("planView.print")}
@@ -176,9 +178,7 @@ function Editor({
         onChoose={setChosenId}
         ends={rehearsed?.blocks.map((b) => ({ lowSec: b.endSec.low, highSec: b.endSec.high }))}
       />
-      {!atHome && !readOnly && blocks.length > 0 && (
-        <Rehearse rehearsal={rehearsal} lesson={draft.lesson} catalogue={catalogue} />
-      )}
+      {mayRehearse && <Rehearse rehearsal={rehearsal} lesson={draft.lesson} catalogue={catalogue} />}
 
       <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
         <div>

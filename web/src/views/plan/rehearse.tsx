@@ -18,23 +18,23 @@ export function useRehearsal(lessonId: string) {
   });
 }
 
+type Asked = ReturnType<typeof useRehearsal>;
+
+export function RehearseButton({ rehearsal, lesson }: { rehearsal: Asked; lesson: Lesson }) {
+  return (
+    <button type="button" className="btn" disabled={rehearsal.isPending} onClick={() => rehearsal.mutate(lesson)}>
+      {t("rehearse.press")}
+    </button>
+  );
+}
+
 /** What is likely to come of the lesson: when it ends, who meets which gate, what one round more would bring. */
-export function Rehearse({
-  rehearsal,
-  lesson,
-  catalogue,
-}: {
-  rehearsal: ReturnType<typeof useRehearsal>;
-  lesson: Lesson;
-  catalogue: Ladder[];
-}) {
-  const { data, isPending, error, mutate } = rehearsal;
+export function Rehearse({ rehearsal, lesson, catalogue }: { rehearsal: Asked; lesson: Lesson; catalogue: Ladder[] }) {
+  const { data, isPending, error } = rehearsal;
   const fresh = data?.of === lesson ? data.told : undefined;
+  if (!isPending && !error && !fresh) return null;
   return (
     <section aria-label={t("rehearse.title")} className="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-      <button type="button" className="btn btn-small" disabled={isPending} onClick={() => mutate(lesson)}>
-        {t("rehearse.press")}
-      </button>
       <p role="status" data-testid="rehearsed">
         {isPending && <span className="text-soft">{t("rehearse.playing")}</span>}
         {error && <span className="font-semibold text-alert">{error.detail}</span>}
