@@ -23,9 +23,9 @@ export function visitOf(script: RunScript, segment: Segment): { visit: number; r
   return { visit, round: Math.max(0, segment.set * turns + (segment.turn % turns)) };
 }
 
-/** The number of the group that is at a station in a visit, all from 0: each begins at its own and moves on to the next. */
+/** The number of the group that is at a station in a visit, all from 0. */
 export function groupAt(circuit: ScriptCircuit, station: number, visit: number): number {
-  return (((station - visit) % circuit.stations) + circuit.stations) % circuit.stations;
+  return circuit.groupAt[visit]?.[station] ?? station;
 }
 
 /** The round that is played at one station of a circuit while this one is; outside a circuit the round itself. */

@@ -87,7 +87,7 @@ class HouseTest {
                         "### A finding",
                         Stream.of(Finding.Code.values()).map(Enum::name).toList(),
                         "Finding.java",
-                        "FindingsTest.java",
+                        "Provoked.java",
                         "words-findings.ts"))
                 .isEmpty();
         assertThat(leftOut("### An edit", names(Edit.class), "Edit.java")).isEmpty();

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.run.RunScript;
@@ -38,6 +39,11 @@ public final class ScriptWriter {
                 circuit.rounds(),
                 circuit.groupsOf(setting.pupils()).stream()
                         .map(g -> g.stream().map(PlanPupil::id).toList())
+                        .toList(),
+                IntStream.range(0, circuit.stations())
+                        .mapToObj(visit -> IntStream.range(0, circuit.stations())
+                                .mapToObj(station -> circuit.groupAt(station, visit))
+                                .toList())
                         .toList());
     }
 

@@ -37,11 +37,14 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      * @param firstBlock the others follow it
      * @param stations so many blocks, so many groups, so many visits of each
      * @param rounds of one visit
-     * @param groups ids of pupils; each begins at the station of its own number and moves on to the next
+     * @param groups ids of pupils
+     * @param groupAt for each visit the number of the group, from 0, at each station
      */
-    public record ScriptCircuit(int firstBlock, int stations, int rounds, List<List<String>> groups) {
+    public record ScriptCircuit(
+            int firstBlock, int stations, int rounds, List<List<String>> groups, List<List<Integer>> groupAt) {
         public ScriptCircuit {
             groups = groups.stream().map(List::copyOf).toList();
+            groupAt = groupAt.stream().map(List::copyOf).toList();
         }
     }
 

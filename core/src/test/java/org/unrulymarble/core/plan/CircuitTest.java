@@ -50,6 +50,7 @@ class CircuitTest {
         RunScript script = ScriptWriter.write(circuit(), LOFT);
         RunScript.ScriptCircuit c = script.circuits().get(0);
         assertThat(c.groups()).extracting(List::size).containsExactly(7, 8, 8);
+        assertThat(c.groupAt()).containsExactly(List.of(0, 1, 2), List.of(2, 0, 1), List.of(1, 2, 0));
 
         for (int station = 1; station <= 3; station++) {
             int block = station;
