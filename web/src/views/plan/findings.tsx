@@ -5,6 +5,7 @@ import { blockName } from "../../lane/lane-blocks";
 import { clock } from "../../words";
 import { texts } from "../../words/texts";
 import { finding, mend, said } from "../../words-findings";
+import { stopsOf } from "./stops-of";
 
 const t = texts("plan");
 
@@ -29,7 +30,7 @@ export function Findings({
 }) {
   const open = view.findings.filter((f) => f.silenced === null);
   const still = view.findings.filter((f) => f.silenced !== null);
-  const stops = open.filter((f) => f.level === "STOP").length;
+  const stops = stopsOf(view);
   const name = (f: Finding) => {
     const at = view.lesson.blocks.findIndex((b) => b.id === f.blockId);
     const block = view.lesson.blocks[at];
@@ -41,10 +42,10 @@ export function Findings({
         {t("findings.beforeYouRunIt")}
         <span className="ml-auto text-base font-normal text-soft" role="status" data-testid="finding-count">
           {open.length === 0
-            ? "nothing stands against it"
+            ? t("findings.nothing")
             : stops > 0
-              ? `${stops} to mend first`
-              : `${open.length} to look at`}
+              ? t("findings.stops", { n: stops })
+              : t("findings.looks", { n: open.length })}
         </span>
       </h2>
       <ul>

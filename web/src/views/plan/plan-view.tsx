@@ -152,13 +152,7 @@ function Editor({
             <Printer size={18} aria-hidden /> {t("planView.print")}
           </Link>
         )}
-        {!atHome && (
-          <RunButton
-            lessonId={loaded.id}
-            disabled={blocks.length === 0 || plan.unsaved}
-            stops={saved.findings.filter((f) => f.level === "STOP" && f.silenced === null).length}
-          />
-        )}
+        {!atHome && <RunButton lessonId={loaded.id} disabled={blocks.length === 0 || plan.unsaved} />}
       </div>
       {must("name") && (
         <p className="font-semibold text-alert">

@@ -1,33 +1,31 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useLocation, useNavigate } from "react-router";
 import { api, type Problem } from "../../api/client";
-import { openRuns, run } from "../../api/queries";
+import { lesson, openRuns, run } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { texts } from "../../words/texts";
+import { stopsOf } from "../plan/stops-of";
 
 const t = texts("run");
 
-/** Begins the run of a lesson, or goes on with the one that is open. */
-export function RunButton({
-  lessonId,
-  disabled,
-  small,
-  stops = 0,
-}: {
-  lessonId: string;
-  disabled?: boolean;
-  small?: boolean;
-  /** Findings that stop it: it can be run all the same, but not by accident. */
-  stops?: number;
-}) {
-  const [asking, setAsking] = useState(false);
+/** Begins the run of a lesson, or goes on with the one that is open. What findings stop can be run too, but not by accident. */
+export function RunButton({ lessonId, disabled, small }: { lessonId: string; disabled?: boolean; small?: boolean }) {
+  const [stops, setStops] = useState(0);
   const navigate = useNavigate();
+  const plan = `/plan/${lessonId}`;
+  const atPlan = useLocation().pathname === plan;
   const client = useQueryClient();
-  const begin = useMutation<Run, Problem>({
-    mutationFn: () => api<Run>("POST", "/runs", { lessonId }),
+  const begin = useMutation<Run | null, Problem, { allTheSame: boolean }>({
+    mutationFn: async ({ allTheSame }) => {
+      const found = allTheSame ? 0 : stopsOf(await client.fetchQuery(lesson(lessonId)));
+      if (found === 0) return api<Run>("POST", "/runs", { lessonId });
+      setStops(found);
+      return null;
+    },
     onSuccess: (begun) => {
+      if (!begun) return;
       client.setQueryData(run(begun.id).queryKey, begun);
       client.invalidateQueries({ queryKey: openRuns.queryKey });
       navigate(`/run/${begun.id}`);
@@ -39,24 +37,28 @@ export function RunButton({
         type="button"
         className={`btn btn-main ${small ? "btn-small" : ""}`}
         disabled={disabled || begin.isPending}
-        onClick={() => (stops > 0 ? setAsking(true) : begin.mutate())}
+        onClick={() => begin.mutate({ allTheSame: false })}
       >
         {t("runButton.runIt")}
       </button>
-      <Sheet title={t("runButton.runItAsIt")} open={asking} onOpenChange={setAsking}>
-        <p>
-          {stops === 1 ? "One finding stands" : `${stops} findings stand`} {t("runButton.againstThisLessonSomething")}
-        </p>
+      <Sheet title={t("runButton.runItAsIt")} open={stops > 0} onOpenChange={(open) => !open && setStops(0)}>
+        <p>{t("runButton.againstThisLessonSomething", { n: stops })}</p>
         <p className="mt-4 flex flex-wrap gap-3">
-          <button type="button" className="btn btn-main" onClick={() => setAsking(false)}>
-            {t("runButton.lookAtThePlan")}
-          </button>
+          {atPlan ? (
+            <button type="button" className="btn btn-main" onClick={() => setStops(0)}>
+              {t("runButton.lookAtThePlan")}
+            </button>
+          ) : (
+            <Link className="btn btn-main" to={plan}>
+              {t("runButton.lookAtThePlan")}
+            </Link>
+          )}
           <button
             type="button"
             className="btn"
             onClick={() => {
-              setAsking(false);
-              begin.mutate();
+              setStops(0);
+              begin.mutate({ allTheSame: true });
             }}
           >
             {t("runButton.runItAllThe")}

@@ -25,7 +25,7 @@ export function RunStart() {
     );
   if (all.isPending || runs.isPending) return <Loading what={t("runStart.lessons")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
-  const newestFirst = [...all.data].reverse();
+  const newestFirst = all.data.filter((l) => l.audience === "CLASS").reverse();
   return (
     <>
       <h1>{t("runStart.runALessonWith", { name: chosen.name })}</h1>

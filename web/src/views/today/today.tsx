@@ -27,6 +27,7 @@ export function Today({ who }: { who: Who }) {
       </Empty>
     );
   if (!chosen) return <Navigate to="/begin" replace />;
+  if (runs.isPending) return <Loading what={t("theNext")} />;
   return (
     <div className="space-y-9">
       {runs.data?.map((r) => (
@@ -85,12 +86,13 @@ function Ahead({ line, mayChange }: { line: LessonLine; mayChange: boolean }) {
         <Link className="btn" to={`/plan/${line.id}`}>
           {t("openPlan")}
         </Link>
-        {one.data?.lesson.audience === "EACH_AT_HOME" && mayChange && (
+        {/* What a press does is known with the line: a button that came later would come under the finger. */}
+        {line.audience === "EACH_AT_HOME" && mayChange && (
           <Link className="btn btn-main" to={`/home?lesson=${line.id}`}>
             {t("sendHome")}
           </Link>
         )}
-        {one.data?.lesson.audience === "CLASS" && <RunButton lessonId={line.id} />}
+        {line.audience === "CLASS" && <RunButton lessonId={line.id} />}
       </div>
       {one.data && catalogue.data && (
         <>

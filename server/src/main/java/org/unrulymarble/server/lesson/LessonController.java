@@ -102,6 +102,7 @@ class LessonController {
             Integer startMin,
             int minutes,
             int blocks,
+            Lesson.Audience audience,
             LocalDate taughtOn,
             String afterNote) {}
 
@@ -123,6 +124,7 @@ class LessonController {
                         k.lesson().startMin(),
                         k.lesson().minutes(),
                         k.lesson().blocks().size(),
+                        k.lesson().audience(),
                         taughtOn.get(k.id()),
                         k.lesson().afterNote()))
                 .toList();
