@@ -150,7 +150,7 @@ class LadderJourneyTest {
         browser.press("Offer it again");
         browser.press("Retire");
         browser.press("Remove it for good");
-        browser.seeText("with 374 rungs");
+        browser.seeText("with 529 rungs");
     }
 
     private void saved() {

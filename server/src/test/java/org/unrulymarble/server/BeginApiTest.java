@@ -23,8 +23,15 @@ class BeginApiTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"CORRIDOR, 40", "CLASSROOM, 40", "HALL_CORNER, 45", "COVERED_YARD, 30", "YARD, 40", "FLAT, 40"})
-    void three_answers_make_a_lesson_that_can_be_run(String usual, int minutes) {
+    @CsvSource({
+        "CORRIDOR, 24, 40",
+        "CLASSROOM, 24, 40",
+        "HALL_CORNER, 24, 45",
+        "COVERED_YARD, 24, 30",
+        "YARD, 24, 40",
+        "FLAT, 4, 40"
+    })
+    void three_answers_make_a_lesson_that_can_be_run(String usual, int pupils, int minutes) {
         JsonNode place = api.get("/api/beginning")
                 .body()
                 .get("places")
@@ -34,12 +41,12 @@ class BeginApiTest {
                 .orElseThrow()
                 .get("place");
 
-        Api.Answer begun = api.post("/api/beginning", body(24, measured(place), minutes, ""));
+        Api.Answer begun = api.post("/api/beginning", body(pupils, measured(place), minutes, ""));
 
         assertThat(begun.status()).as(begun.text()).isEqualTo(201);
         JsonNode lesson = api.get("/api/lessons/" + begun.body().get("lessonId").stringValue())
                 .body();
-        assertThat(lesson.get("pupils").intValue()).isEqualTo(24);
+        assertThat(lesson.get("pupils").intValue()).isEqualTo(pupils);
         assertThat(lesson.get("lesson").get("blocks"))
                 .hasSize(begun.body().get("blocks").intValue());
         assertThat(lesson.get("plan").get("totalSec").intValue()).isBetween(60 * minutes * 3 / 4, 60 * minutes);
@@ -52,7 +59,7 @@ class BeginApiTest {
                         .valueStream()
                         .filter(b -> b.get("kind").stringValue().equals("TASK")))
                 .hasSizeGreaterThanOrEqualTo(3);
-        assertThat(lesson.get("who").get(23).get("name").stringValue()).isEqualTo("Pupil 24");
+        assertThat(lesson.get("who").get(pupils - 1).get("name").stringValue()).isEqualTo("Pupil " + pupils);
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.BlockPlan;
@@ -99,15 +100,23 @@ final class Beside {
         return sorted(all).stream().limit(2).toList();
     }
 
-    /** What was chosen, and what is worth most besides. */
+    /** What was chosen, and what is worth most besides; of what is worth as much, what leaves the others most floor. */
     private List<Task> pool(List<Pick> found) {
         Set<Task> pool = new LinkedHashSet<>();
         for (Pick p : found) if (main(fitting.get(p.candidate()))) pool.add(fitting.get(p.candidate()));
         fitting.stream()
                 .filter(Beside::main)
-                .sorted(Comparator.comparingDouble(Task::merit).reversed())
+                .sorted(Comparator.comparingDouble(Task::merit).reversed().thenComparingDouble(Beside::floorOfOneM2))
                 .forEach(pool::add);
         return pool.stream().limit(POOL).toList();
+    }
+
+    /** Floor that one who works takes, with the way round it. */
+    private static double floorOfOneM2(Task task) {
+        Footprint f = task.ladder().footprint(task.rung());
+        return (f.lengthM() + f.gapM())
+                * (f.widthM() + f.gapM())
+                / task.ladder().workingAtOnce();
     }
 
     private static boolean main(Task task) {

@@ -7,7 +7,7 @@ import org.unrulymarble.core.propose.ProposeAsk.Pick;
 public final class Proposer {
 
     private static final int STARTS = 2;
-    private static final int STEPS = 15_000;
+    private static final int STEPS = 22_000;
     private static final int STEPS_OF_FEW = 3_000;
     private static final int STEPS_AFTER = 8_000;
 

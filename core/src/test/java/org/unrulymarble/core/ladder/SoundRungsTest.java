@@ -3,10 +3,12 @@ package org.unrulymarble.core.ladder;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -171,5 +173,74 @@ class SoundRungsTest {
 
         assertThat(turn.words().task()).contains("only then is the ball thrown");
         assertThat(behind.words().task()).contains("throws when you face the wall");
+    }
+
+    @Test
+    void every_ladder_says_how_it_is_done_seated_with_one_hand_and_seeing_little() {
+        assertThat(CATALOGUE.all()).filteredOn(l -> l.seated() == null).isEmpty();
+        assertThat(CATALOGUE.all()).filteredOn(l -> l.oneHand() == null).isEmpty();
+        // Nobody who sees little stands where something is thrown at them.
+        assertThat(CATALOGUE.all())
+                .filteredOn(l -> l.seesLittle() == null)
+                .extracting(Ladder::id)
+                .containsExactly("soft-dodge");
+    }
+
+    @Test
+    void nobody_is_called_fed_or_copied_where_everybody_works_alone() {
+        Pattern others = Pattern.compile("\\b(partner|neighbour|leader|whistle|feeder|caller|that is called)\\b");
+        assertThat(rungs().filter(of -> of.ladder().perSpot() == 1)
+                        .filter(of -> others.matcher(of.rung().words().task().toLowerCase(Locale.ROOT))
+                                .find()))
+                .isEmpty();
+    }
+
+    @Test
+    void cautions_follow_from_what_is_done() {
+        for (Ladder ladder : CATALOGUE.all()) {
+            Set<Caution> cautions = Set.copyOf(ladder.cautions());
+            if (ladder.swingM() != null) assertThat(cautions).as(ladder.id()).contains(Caution.SWING_CLEARANCE);
+            if (ladder.footprint().needsWall() && ladder.swingM() == null)
+                assertThat(cautions).as(ladder.id()).containsAnyOf(Caution.GLASS_BEHIND_TARGET, Caution.FAST_RETURN);
+            if (ladder.rungs().stream().anyMatch(r -> r.manner().feet() == Manner.Feet.WORKING))
+                assertThat(cautions).as(ladder.id()).containsAnyOf(Caution.LACES, Caution.WET_FLOOR);
+        }
+    }
+
+    /** Two rungs of different ladders that share half of their phrases would be one task under two names. */
+    @Test
+    void no_task_is_there_twice() {
+        List<Of> all = rungs().toList();
+        List<Set<String>> phrases =
+                all.stream().map(of -> phrases(of.rung().task())).toList();
+        List<String> alike = new ArrayList<>();
+        for (int a = 0; a < all.size(); a++)
+            for (int b = a + 1; b < all.size(); b++) {
+                if (all.get(a).ladder().id().equals(all.get(b).ladder().id())) continue;
+                Set<String> both = new HashSet<>(phrases.get(a));
+                both.retainAll(phrases.get(b));
+                int either = phrases.get(a).size() + phrases.get(b).size() - both.size();
+                if (2 * both.size() > either) alike.add(all.get(a) + " and " + all.get(b));
+            }
+
+        assertThat(alike).isEmpty();
+    }
+
+    private static Set<String> phrases(String text) {
+        String[] words = text.toLowerCase(Locale.ROOT).split("\\W+");
+        Set<String> threes = new HashSet<>();
+        for (int i = 0; i + 2 < words.length; i++) threes.add(words[i] + " " + words[i + 1] + " " + words[i + 2]);
+        return threes;
+    }
+
+    @Test
+    void there_is_enough_to_begin_and_to_end_with_and_for_the_first_and_the_last_years() {
+        assertThat(CATALOGUE.all()).hasSizeGreaterThanOrEqualTo(120);
+        assertThat(rungs()).hasSizeGreaterThanOrEqualTo(480);
+        for (Part part : List.of(Part.WARM_UP, Part.COOL_DOWN))
+            assertThat(CATALOGUE.all())
+                    .filteredOn(l -> l.part() == part && l.perSpot() <= 2)
+                    .as(part.name())
+                    .hasSizeGreaterThanOrEqualTo(6);
     }
 }

@@ -46,13 +46,13 @@ class BesideTest {
     }
 
     @Test
-    void twenty_four_move_more_than_half_the_time_in_the_loft_and_nearly_half_in_the_corridor() {
+    void twenty_four_move_more_than_half_the_time_in_the_loft_and_two_fifths_in_the_corridor() {
         NextLesson loft = beside(World.setting(World.LOFT, 24), 40, Wish.AS_USUAL, List.of());
         assertThat(loft.lesson().circuits()).hasSize(1);
         assertThat(loft.minutes().movingShare()).isGreaterThanOrEqualTo(0.55);
 
         NextLesson corridor = beside(World.setting(World.CORRIDOR, 24), 40, Wish.MORE_MOVING, List.of());
-        assertThat(corridor.minutes().movingShare()).isGreaterThanOrEqualTo(0.45);
+        assertThat(corridor.minutes().movingShare()).isGreaterThanOrEqualTo(0.4);
     }
 
     @Test

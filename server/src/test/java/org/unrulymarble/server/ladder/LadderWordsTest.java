@@ -33,7 +33,9 @@ class LadderWordsTest {
     void a_teachers_words_find_what_is_meant_among_the_first_three(String line) {
         String[] parts = line.split("\\|");
 
-        assertThat(found(parts[0].strip()).stream().limit(3)).as(line).contains(parts[1].strip());
+        assertThat(found(parts[0].strip()).stream().limit(3))
+                .as(line)
+                .containsAnyOf(parts[1].strip().split(", *"));
     }
 
     @Test
