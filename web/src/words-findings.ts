@@ -49,6 +49,17 @@ const clashing: Record<string, string> = {
   ATTITUDE: "one pushes and lets mistakes happen, the other slows down until nothing drops",
 };
 
+/** What a kind of kit cannot do that a task needs. */
+const lacking: Record<string, string> = {
+  BOUNCES: "it does not bounce",
+  SOFT: "it is not soft",
+  ROLLS: "it does not roll",
+  GRIPS: "a hand does not close on it",
+  BRIGHT: "it is hard to see",
+};
+
+const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
 type Say = (f: Figures, pupils: string[]) => string;
 
 const tries = (f: Figures) =>
@@ -70,6 +81,14 @@ const says: Record<Finding["code"], Say> = {
   FLOOR_TOO_SMALL: (f) =>
     `One spot with its edges needs ${m(f, "needM")} × ${m(f, "byM")}; the floor is ${m(f, "haveM")} × ${m(f, "haveByM")}.`,
   CEILING_TOO_LOW: (f) => `It needs ${m(f, "needM")} of height; the ceiling is at ${m(f, "haveM")}.`,
+  SPOT_TOO_SMALL: (f) =>
+    f.standM
+      ? `The spot is ${m(f, "haveM")} long, and they stand ${m(f, "standM")} off.`
+      : `The spot is ${m(f, "haveM")} × ${m(f, "haveByM")}; the task takes ${m(f, "needM")} × ${m(f, "byM")}.`,
+  STAIRCASE_TOO_LONG: (f) =>
+    n(f, "places") < 2
+      ? `There is no room to step back by ${m(f, "stepM")}: ${m(f, "leftM")} are left behind the first place.`
+      : `Steps of ${m(f, "stepM")} make ${n(f, "places")} places: ${m(f, "leftM")} are left behind the first one.`,
   NOTHING_LEFT_FREE: (f) =>
     n(f, "windows") > 0
       ? "Every spot would stand beside a window or in the way of something."
@@ -102,15 +121,23 @@ const says: Record<Finding["code"], Say> = {
     `${n(f, "without")} have no ${t(f, "what")} at home, or it is not known: ${names(pupils)}.`,
   KIT_MISFIT: (f) =>
     `A ${t(f, "ball")} of ${n(f, "ballCm")} cm does not go into a ${t(f, "into")} of ${n(f, "openingCm")} cm.`,
+  KIT_UNSUITED: (f) =>
+    f.lacks
+      ? `${cap(t(f, "with"))}: ${lacking[t(f, "lacks")] ?? ""}, and this needs it.`
+      : `${cap(t(f, "with"))}: refused in this task, whatever the store has.`,
   GEAR_MISSING: (f) =>
     `${t(f, "ball") ? `With a ${t(f, "ball")} it` : "It"} asks for ${n(f, "need")} × ${t(f, "gear")}; there are ${n(f, "have")}.`,
   TOO_FAST_TO_REACT: (f) =>
     `At ${n(f, "age")} years${f.ageKnown ? "" : " (no birth year known)"} a ${f.hard ? "hard " : ""}ball at ${n(f, "speedMs")} m/s needs ${m(f, "leastM")} to react; here it comes from ${m(f, "fromM")}.`,
   SWING_TOO_NEAR: (f) =>
     `A swing reaches ${m(f, "reachM")}: neighbours need ${m(f, "needM")} from middle to middle and have ${m(f, "haveM")}.`,
+  PARTNER_IN_SWING: (f) =>
+    `A swing reaches ${m(f, "reachM")}: the partner opposite must be ${m(f, "needM")} off and stands at ${m(f, "haveM")}.`,
   THROW_LINES: (f) => `${n(f, "rows")} rows throw across each other; throwers stand in one row and throw the same way.`,
   MARK_NOT_NET_HEIGHT: (f) =>
     `From ${m(f, "standM")} the band to hit ${f.ball ? `with the ${t(f, "ball")}, air included, ` : ""}is ${m(f, "lowM")} to ${m(f, "highM")}, not net height (${m(f, "netM")}, ${t(f, "net")}).`,
+  MARK_TOO_LOW: (f) =>
+    `The band begins at ${m(f, "ownLowM")}; ${f.ball ? `with the ${t(f, "ball")}, air included, ` : ""}what clears the net of ${m(f, "netM")} (${t(f, "net")}) meets the wall at ${m(f, "lowM")} or higher.`,
   PAST_BELL: (f) =>
     `It takes ${clock(n(f, "totalSec"))}: ${clock(n(f, "pastSec"))} past the bell at ${clock(n(f, "bellSec"))}.`,
   WATER_MISSING: (f) =>
@@ -140,6 +167,8 @@ const says: Record<Finding["code"], Say> = {
     `About ${Math.round(n(f, "expected"))} of ${n(f, "pupils")} reach ${n(f, "reach")}${f.of ? ` of ${n(f, "of")}` : ""} within ${n(f, "limitSec")} s.${tries(f)}`,
   COUNT_TAKES_LONGER: (f) =>
     `${n(f, "reps")} take half of this class ${clock(n(f, "halfSec"))}; the plan gives ${clock(n(f, "plannedSec"))}.${tries(f)}`,
+  SEES_LITTLE_BALL: (f, pupils) =>
+    `A ball comes at ${n(f, "speedMs")} m/s, and ${names(pupils)} sees little.${f.variant ? ` Here: ${t(f, "variant")}` : ""}`,
   ADAPTATION: (f, pupils) =>
     `${names(pupils)}, ${adaptation[t(f, "adaptation")]}: ${count((f.blocks as string[] | undefined)?.length ?? 0, "task has", "tasks have")} a variant to use.`,
   ADAPTATION_NO_VARIANT: (f, pupils) =>
@@ -171,6 +200,10 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
     `${n(f, "spots")} spots with ${m(f, "gapM")} between and ${m(f, "edgeM")} to the edge`,
   ],
   WIDER_SPOTS: (f) => ["Further apart", `${m(f, "gapM")} between spots`],
+  SPOT_AS_TASK: (f) => ["As the task", `spots of ${m(f, "needM")} × ${m(f, "byM")}`],
+  SHORTER_STEPS: (f) => ["Shorter steps", `${m(f, "stepM")} each: three places`],
+  BY_THE_CLOCK: () => ["By the clock", "nobody steps back"],
+  STAND_AS_RUNG: (f) => ["Back again", `to ${m(f, "standM")}, as the rung has it`],
   ONE_ROW: () => ["One row", "all throw the same way"],
   FEWER_SPOTS: (f) => ["Share it", `${count(n(f, "spots"), "spot", "spots")} at a time, in waves`],
   SIDE_BY_SIDE: (f) => [

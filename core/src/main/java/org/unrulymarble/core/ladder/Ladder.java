@@ -11,6 +11,7 @@ import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Surface;
 
@@ -191,9 +192,15 @@ public record Ladder(
      * all send the ball the same way.
      */
     public Footprint footprint(Rung rung) {
+        return footprint(rung, rung.standM(), rung.gate());
+    }
+
+    /** The same from another place and with another gate: a lesson that moves people back takes more floor. */
+    public Footprint footprint(Rung rung, Double standM, Gate gate) {
         Footprint usual = room.footprint();
-        boolean along = usual.oneRow() || usual.needsWall();
-        double lengthM = along ? Math.max(usual.lengthM(), rung.wayM()) : usual.lengthM();
+        boolean moved = standM != null && !standM.equals(rung.standM());
+        boolean along = usual.oneRow() || usual.needsWall() || moved;
+        double lengthM = along ? Math.max(usual.lengthM(), rung.wayM(standM, gate)) : usual.lengthM();
         if (rung.heightM() == null && lengthM == usual.lengthM()) return usual;
         return new Footprint(
                 lengthM,

@@ -121,11 +121,17 @@ public record Rung(
 
     /** From wall, partner or target to behind the one who works, at the end of a way back that its gate asks for; 0 where nobody stands off. */
     double wayM() {
-        double standsM = standM == null ? 0 : standM;
+        return wayM(standM, gate);
+    }
+
+    /** The same with a lesson's own place and gate. */
+    double wayM(Double from, Gate asked) {
+        double standsM = from == null ? 0 : from;
         if (measure instanceof Furthest furthest) {
             Stairs stairs = furthest.stairs();
-            double startM = stairs.startM() == null ? standsM : stairs.startM();
-            standsM = Math.max(standsM, startM + gate.reach() * stairs.stepM());
+            boolean moved = from != null && !from.equals(standM);
+            double startM = stairs.startM() == null || moved ? standsM : stairs.startM();
+            standsM = Math.max(standsM, startM + asked.reach() * stairs.stepM());
         }
         return standsM == 0 ? 0 : standsM + BODY_M;
     }

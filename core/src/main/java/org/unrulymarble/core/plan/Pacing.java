@@ -12,6 +12,7 @@ import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.measure.StepsHeld;
+import org.unrulymarble.core.place.Space;
 
 /**
  * What a dose asks of this class: how long it takes them and how many get there, from their own ability and, for whoever has no try on this ladder,
@@ -109,15 +110,22 @@ public record Pacing(
         return new Pacing(unknown, null, null, null, steps.low(), steps.likely(), steps.high());
     }
 
-    /** Where the room ends, along its longer side with a body's room behind. */
     private static Integer lastStep(Placed placed, Stairs stairs, Setting setting) {
         if (stairs.stepM() <= 0) return null;
-        double longest = Math.max(
-                setting.place().size().lengthM(), setting.place().size().widthM());
+        return Math.max(1, 1 + Rounding.floor(leftToStepBackM(placed, setting) / stairs.stepM()));
+    }
+
+    /** From the first place to where the room ends: before the free wall, else along its longer side, with a body's room behind. May be below 0. */
+    public static double leftToStepBackM(Placed placed, Setting setting) {
+        Space room = setting.place().size();
+        boolean atWall = placed.ladder().footprint().needsWall() && room.wall() != null;
+        double endM = atWall ? room.wall().depthM() : Math.max(room.lengthM(), room.widthM());
+        Stairs own = InForce.stairs(placed, placed.rung());
         Double starts = placed.block().standM() != null
                 ? placed.block().standM()
-                : stairs.startM() != null ? stairs.startM() : placed.rung().standM();
-        double left = longest - Rung.BODY_M - (starts == null ? 0 : starts);
-        return Math.max(1, 1 + Rounding.floor(left / stairs.stepM()));
+                : own != null && own.startM() != null
+                        ? own.startM()
+                        : placed.rung().standM();
+        return endM - Rung.BODY_M - (starts == null ? 0 : starts);
     }
 }

@@ -163,12 +163,30 @@ public record Placed(
     }
 
     static Footprint footprint(Block block, Ladder ladder, Rung rung) {
-        Footprint usual = ladder.footprint(rung);
+        Footprint usual = usualFootprint(block, ladder, rung);
         Footprint own = block.spot();
         if (own == null) return usual;
         // A teacher's spot is about floor; wall and height are the task's own.
         return new Footprint(
                 own.lengthM(), own.widthM(), own.gapM(), own.edgeM(), usual.needsWall(), own.oneRow(), usual.heightM());
+    }
+
+    /** What the task takes with the block's figures, whatever floor the teacher gave it. */
+    private static Footprint usualFootprint(Block block, Ladder ladder, Rung rung) {
+        return ladder.footprint(
+                rung,
+                block.standM() == null ? rung.standM() : block.standM(),
+                block.gate() == null ? rung.gate() : block.gate());
+    }
+
+    /** The floor of one spot: the teacher's, else what the task takes. */
+    public Footprint footprint() {
+        return footprint(block, ladder, rung);
+    }
+
+    /** What the task takes with the block's figures. */
+    public Footprint needed() {
+        return usualFootprint(block, ladder, rung);
     }
 
     private static List<Side> sides(Sides asked, Block.SideChoice choice) {

@@ -2,12 +2,17 @@ package org.unrulymarble.core.plan.findings;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitFits;
 import org.unrulymarble.core.kit.KitKind;
+import org.unrulymarble.core.kit.KitProperty;
+import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.Caution;
 import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.KitNeed;
 import org.unrulymarble.core.plan.Placed;
@@ -19,6 +24,8 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 
 /** Kit that is short, missing, does not fit, or asks for protective gear. */
 final class KitChecks {
+
+    private static final String MOUTH_GUARD = "mouth-guard";
 
     private final View view;
     private final Kit kit;
@@ -44,6 +51,7 @@ final class KitChecks {
                                 ? new HashMap<>()
                                 : inCircuits.computeIfAbsent(p.station().circuit(), c -> new HashMap<>()));
             checks.misfit(p);
+            checks.unsuited(p);
             checks.gear(p);
         }
     }
@@ -203,16 +211,63 @@ final class KitChecks {
             }
     }
 
-    /** Gear is asked for by a hard ball, or by a task that has no ball and names gear all the same. */
+    /** What was chosen in the place of the task's own kit and cannot do what the task needs of it, or is refused there. */
+    private void unsuited(Placed p) {
+        for (KitRole role : p.kit())
+            for (KitKind kind : view.kinds(p, role)) {
+                boolean refused = role.refused().contains(kind.id());
+                Optional<KitProperty> lacks = named(role, kind)
+                        ? Optional.empty()
+                        : role.needs().stream()
+                                .filter(need -> !kind.properties().contains(need))
+                                .findFirst();
+                if (!refused && lacks.isEmpty()) continue;
+                out.add(Found.stop(Code.KIT_UNSUITED)
+                        .at(p)
+                        .about(role.role() + ":" + kind.id())
+                        .figure("with", kind.name())
+                        .figure("what", role.what())
+                        .figure("lacks", refused ? null : lacks.get().name())
+                        .school(Finding.School.SAFETY)
+                        .mend(mends.first(() -> suited(p, role)))
+                        .done());
+            }
+    }
+
+    /** What the ladder itself names, with what it changes there. */
+    private static boolean named(KitRole role, KitKind kind) {
+        return role.kind().equals(kind.id())
+                || role.standIns().stream().anyMatch(s -> s.kind().equals(kind.id()));
+    }
+
+    private Optional<Change> suited(Placed p, KitRole role) {
+        List<String> kinds = kit.standInsFor(role).stream()
+                .map(Kit.Choice::kind)
+                .filter(k -> kit.have(k) > 0)
+                .toList();
+        String best = kit.have(role.kind()) > 0 || kinds.isEmpty() ? role.kind() : kinds.get(0);
+        String id = p.block().id();
+        return Optional.of(Change.of(
+                Mend.Kind.BALL_THAT_FITS,
+                Map.of("ball", kit.kind(best).map(KitKind::name).orElse(best), "changes", ""),
+                new BlockEdit.PlayWith(id, role.role(), List.of(best))));
+    }
+
+    /** Gear is asked for by a hard ball, or by a task that has no ball and names gear all the same; raised sticks ask for mouth guards with any ball. */
     private void gear(Placed p) {
         List<KitKind> balls = view.balls(p);
         Optional<KitKind> hard = balls.stream().filter(KitKind::hard).findFirst();
-        if (p.ladder().gear().isEmpty() || (!balls.isEmpty() && hard.isEmpty())) return;
+        Set<String> asked = new LinkedHashSet<>();
+        if (balls.isEmpty() || hard.isPresent()) asked.addAll(p.ladder().gear());
+        if (p.ladder().cautions().contains(Caution.HARD_BALL_FACE)
+                && balls.stream().anyMatch(k -> k.hard() && k.grips())) asked.add(MOUTH_GUARD);
+        boolean raised = asked.isEmpty() && p.ladder().gear().contains(MOUTH_GUARD) && sticks(p);
+        if (raised) asked.add(MOUTH_GUARD);
         int need = view.atHome() ? 1 : p.crewsAtOnce() * p.ladder().perSpot();
-        for (String gear : p.ladder().gear()) {
+        for (String gear : asked) {
             int have = kit.have(gear);
             if (have >= need) continue;
-            out.add(Found.stop(Code.GEAR_MISSING)
+            out.add((raised ? Found.mind(Code.GEAR_MISSING) : Found.stop(Code.GEAR_MISSING))
                     .at(p)
                     .about(gear)
                     .figure("gear", kit.kind(gear).map(KitKind::name).orElse(gear))
@@ -221,10 +276,18 @@ final class KitChecks {
                     .figure("ball", hard.map(KitKind::name).orElse(null))
                     .school(Finding.School.SAFETY)
                     .mend(mends.first(
-                            () -> mends.otherBall(p, Mend.Kind.SOFTER_BALL, k -> !k.hard()),
+                            () -> hard.isEmpty()
+                                    ? Optional.empty()
+                                    : mends.otherBall(p, Mend.Kind.SOFTER_BALL, k -> !k.hard()),
                             () -> mends.otherTask(p),
-                            () -> mends.remove(p)))
+                            () -> raised ? Optional.empty() : mends.remove(p)))
                     .done());
         }
+    }
+
+    private boolean sticks(Placed p) {
+        return p.kit().stream()
+                .flatMap(role -> view.kinds(p, role).stream())
+                .anyMatch(k -> k.group() == KitKind.Group.STICK);
     }
 }

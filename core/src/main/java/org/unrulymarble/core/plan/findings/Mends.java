@@ -119,7 +119,7 @@ final class Mends {
     /** Less free floor between and beside the spots, where nothing is swung and nobody runs. */
     Optional<Change> tighter(Placed p, Predicate<Placed> better) {
         if (p.ladder().swingM() != null || p.ladder().effort() > 3) return Optional.empty();
-        Footprint f = p.ladder().footprint(p.rung());
+        Footprint f = p.needed();
         if (f.edgeM() <= TIGHT_EDGE_M && f.gapM() <= TIGHT_GAP_M) return Optional.empty();
         Footprint tight = new Footprint(
                 f.lengthM(),

@@ -3,7 +3,10 @@ package org.unrulymarble.core.plan.findings;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.unrulymarble.core.ladder.Delivery;
 import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.Sides;
 import org.unrulymarble.core.plan.Adaptation;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Placed;
@@ -16,6 +19,9 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 
 /** Named pupils who do it differently: the variant to use, or another task where there is none. */
 final class PupilChecks {
+
+    /** From here on a ball asks for more than a voice; ours. */
+    private static final double FAST_MS = 3.0;
 
     private final View view;
     private final List<Found> out;
@@ -37,8 +43,13 @@ final class PupilChecks {
                 .filter(p -> p.block().variants().stream()
                         .noneMatch(v -> v.pupilId().equals(pupil.id()) && v.adaptation() == adaptation))
                 .toList();
-        List<Placed> withVariant =
-                open.stream().filter(p -> has(p.ladder(), adaptation)).toList();
+        List<Placed> balls = adaptation == Adaptation.SEES_LITTLE
+                ? open.stream().filter(p -> fastest(p) >= FAST_MS).toList()
+                : List.of();
+        balls.forEach(p -> ballAt(p, pupil));
+        List<Placed> withVariant = open.stream()
+                .filter(p -> has(p, adaptation) && !balls.contains(p))
+                .toList();
         if (!withVariant.isEmpty()) {
             List<String> ids = withVariant.stream().map(p -> p.block().id()).toList();
             out.add(Found.mind(Code.ADAPTATION)
@@ -56,8 +67,9 @@ final class PupilChecks {
                     .done());
         }
         for (Placed p : open) {
-            if (has(p.ladder(), adaptation)) continue;
-            Optional<Kin> kin = view.trial() ? Optional.empty() : Kin.of(view, p, k -> has(k.ladder(), adaptation));
+            if (has(p, adaptation) || balls.contains(p)) continue;
+            Optional<Kin> kin =
+                    view.trial() ? Optional.empty() : Kin.of(view, p, k -> has(k.ladder(), k.rung(), adaptation));
             out.add(Found.mind(Code.ADAPTATION_NO_VARIANT)
                     .at(p)
                     .about(pupil.id() + ":" + adaptation)
@@ -77,12 +89,49 @@ final class PupilChecks {
                 new BlockEdit.AddVariant(id, new Block.Variant(pupil.id(), adaptation, task)));
     }
 
-    /** Calls that are shown as well as heard, and a bright ball with a voice before the throw, go with every task. */
-    private static boolean has(Ladder ladder, Adaptation adaptation) {
+    /** A ball that comes at somebody who sees it late: the ladder's variant first, or another task. */
+    private void ballAt(Placed p, PlanPupil pupil) {
+        String id = p.block().id();
+        Optional<Kin> kin = view.trial() || p.ladder().seesLittle() != null
+                ? Optional.empty()
+                : Kin.of(view, p, k -> k.rung().delivery() == null && k.ladder().seesLittle() != null);
+        Change variant = p.ladder().seesLittle() == null
+                ? kin.map(k -> instead(p, pupil, Adaptation.SEES_LITTLE, k)).orElse(null)
+                : Change.of(
+                        Mend.Kind.USE_VARIANTS,
+                        Map.of("tasks", 1),
+                        new BlockEdit.AddVariant(id, new Block.Variant(pupil.id(), Adaptation.SEES_LITTLE, null)));
+        out.add(Found.stop(Code.SEES_LITTLE_BALL)
+                .at(p)
+                .about(pupil.id())
+                .pupil(pupil.name())
+                .figure("speedMs", fastest(p))
+                .figure("variant", p.ladder().seesLittle())
+                .school(Finding.School.SAFETY)
+                .mend(view.trial() ? null : variant)
+                .done());
+    }
+
+    private double fastest(Placed p) {
+        return view.rungsInUse(p).stream()
+                .map(r -> view.delivery(p, r))
+                .flatMap(Optional::stream)
+                .mapToDouble(Delivery::speedMs)
+                .max()
+                .orElse(0);
+    }
+
+    private static boolean has(Placed p, Adaptation adaptation) {
+        return has(p.ladder(), p.rung(), adaptation);
+    }
+
+    /** Calls that are shown as well as heard go with every task, and a bright ball with a voice where nothing comes flying. */
+    private static boolean has(Ladder ladder, Rung rung, Adaptation adaptation) {
         return switch (adaptation) {
             case SEATED -> ladder.seated() != null;
-            case ONE_HAND -> ladder.oneHand() != null;
-            case SEES_LITTLE, HEARS_LITTLE -> true;
+            case ONE_HAND -> ladder.oneHand() != null || rung.sides() == Sides.STRONG_ONLY;
+            case SEES_LITTLE -> ladder.seesLittle() != null || rung.delivery() == null;
+            case HEARS_LITTLE -> true;
         };
     }
 }

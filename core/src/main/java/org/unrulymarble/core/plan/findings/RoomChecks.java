@@ -6,6 +6,7 @@ import java.util.function.Predicate;
 import org.unrulymarble.core.flight.Toss;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.ladder.Caution;
+import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Noise;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Rung;
@@ -82,9 +83,7 @@ final class RoomChecks {
     }
 
     private Found.Draft reason(Found.Draft draft, Placed p, Spots.Reason reason) {
-        Footprint f = p.block().spot() == null
-                ? p.ladder().footprint(p.rung())
-                : p.block().spot();
+        Footprint f = p.footprint();
         Space room = view.setting().place().size();
         return switch (reason) {
             case NO_WALL -> draft;
@@ -94,8 +93,7 @@ final class RoomChecks {
             case TOO_LITTLE_DEPTH ->
                 draft.figure("needM", f.lengthM() + f.edgeM())
                         .figure("haveM", room.wall().depthM());
-            case CEILING_TOO_LOW ->
-                draft.figure("needM", p.ladder().footprint(p.rung()).heightM()).figure("haveM", room.ceilingM());
+            case CEILING_TOO_LOW -> draft.figure("needM", f.heightM()).figure("haveM", room.ceilingM());
             case FLOOR_TOO_SMALL ->
                 draft.figure("needM", f.lengthM() + 2 * f.edgeM())
                         .figure("byM", f.widthM() + 2 * f.edgeM())
@@ -128,9 +126,11 @@ final class RoomChecks {
                 .done());
     }
 
-    private static boolean mindsWet(Placed p) {
+    /** Working feet slip whatever the ladder says of floors. */
+    private boolean mindsWet(Placed p) {
         return p.ladder().refuses(RefusedPlace.WET_FLOOR)
-                || p.ladder().cautions().contains(Caution.WET_FLOOR);
+                || p.ladder().cautions().contains(Caution.WET_FLOOR)
+                || view.rungsInUse(p).stream().anyMatch(r -> r.manner().feet() == Manner.Feet.WORKING);
     }
 
     private void refused(Placed p) {

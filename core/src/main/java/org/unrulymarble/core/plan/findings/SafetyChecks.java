@@ -48,6 +48,7 @@ final class SafetyChecks {
         for (Placed p : view.tasks()) {
             checks.reaction(p);
             checks.swing(p);
+            checks.partnerInSwing(p);
             checks.lines(p);
             checks.mark(p);
         }
@@ -55,10 +56,13 @@ final class SafetyChecks {
 
     private void reaction(Placed p) {
         boolean hard = view.balls(p).stream().anyMatch(KitKind::hard);
-        Optional<Rung> tooFast =
-                view.rungsInUse(p).stream().filter(r -> !inTime(r, hard)).findFirst();
+        Optional<Delivery> tooFast = view.rungsInUse(p).stream()
+                .map(r -> view.delivery(p, r))
+                .flatMap(Optional::stream)
+                .filter(d -> !needed(d, hard).enough())
+                .findFirst();
         if (tooFast.isEmpty()) return;
-        Delivery d = tooFast.get().delivery();
+        Delivery d = tooFast.get();
         boolean known = view.setting().pupils().stream().map(PlanPupil::age).anyMatch(a -> a != null);
         out.add(Found.stop(Code.TOO_FAST_TO_REACT)
                 .at(p)
@@ -71,10 +75,26 @@ final class SafetyChecks {
                 .school(Finding.School.SAFETY)
                 .mend(mends.first(
                         () -> hard ? mends.otherBall(p, Mend.Kind.SOFTER_BALL, k -> !k.hard()) : Optional.empty(),
+                        () -> asRung(p, hard),
                         () -> mends.otherRung(p, r -> inTime(r, hard)),
                         () -> mends.otherTask(p),
                         () -> mends.remove(p)))
                 .done());
+    }
+
+    /** Where the teacher moved them nearer: back to where the rung is done from, if that is far enough. */
+    private Optional<Change> asRung(Placed p, boolean hard) {
+        if (p.block().standM() == null || !view.rungsInUse(p).stream().allMatch(r -> inTime(r, hard)))
+            return Optional.empty();
+        return standAsRung(p);
+    }
+
+    private static Optional<Change> standAsRung(Placed p) {
+        if (p.block().standM() == null || p.rung().standM() == null) return Optional.empty();
+        return Optional.of(Change.of(
+                Mend.Kind.STAND_AS_RUNG,
+                Map.of("standM", p.rung().standM()),
+                new BlockEdit.SetStand(p.block().id(), null)));
     }
 
     private boolean inTime(Rung rung, boolean hard) {
@@ -97,8 +117,7 @@ final class SafetyChecks {
     private void swing(Placed p) {
         Double reach = p.ladder().swingM();
         if (reach == null || p.layout().spots().spots() < 2) return;
-        Footprint f =
-                p.block().spot() == null ? p.ladder().footprint() : p.block().spot();
+        Footprint f = p.footprint();
         double need = reach + BODY_M + view.thresholds().swingMarginM();
         double have = Math.min(f.widthM(), f.lengthM()) + f.gapM();
         if (Rounding.fits(need, have)) return;
@@ -115,6 +134,30 @@ final class SafetyChecks {
                 .school(Finding.School.SAFETY)
                 .mend(mends.first(() -> Optional.of(
                         Change.of(Mend.Kind.WIDER_SPOTS, Map.of("gapM", gap), new BlockEdit.SetSpot(id, wider)))))
+                .done());
+    }
+
+    /** Who feeds or rolls stands opposite, and must be out of reach of what is swung. */
+    private void partnerInSwing(Placed p) {
+        Double reach = p.ladder().swingM();
+        if (reach == null || !p.ladder().partnerWorks() || p.standM() == null) return;
+        double need = reach + BODY_M + view.thresholds().swingMarginM();
+        if (Rounding.fits(need, p.standM())) return;
+        out.add(Found.stop(Code.PARTNER_IN_SWING)
+                .at(p)
+                .figure("haveM", p.standM())
+                .figure("needM", need)
+                .figure("reachM", reach)
+                .beyond("swingMarginM", view.thresholds().swingMarginM())
+                .school(Finding.School.SAFETY)
+                .mend(mends.first(
+                        () -> p.rung().standM() != null
+                                        && Rounding.fits(need, p.rung().standM())
+                                ? standAsRung(p)
+                                : Optional.empty(),
+                        () -> mends.otherRung(p, r -> r.standM() != null && Rounding.fits(need, r.standM())),
+                        () -> mends.otherTask(p),
+                        () -> mends.remove(p)))
                 .done());
     }
 
@@ -140,7 +183,7 @@ final class SafetyChecks {
     private void mark(Placed p) {
         NetMark net = p.ladder().net();
         Double stand = p.standM();
-        if (net == null || stand == null || p.block().mark() != null) return;
+        if (net == null || stand == null) return;
         Planning.NetPreset preset = view.setting().planning().net(net.preset()).orElse(null);
         if (preset == null || stand <= 0 || stand > preset.distanceM()) return;
         WallMark.WallMarkAsk serve = new WallMark.WallMarkAsk(
@@ -161,8 +204,12 @@ final class SafetyChecks {
         if (!mark.feasible() || mark.netHeightMark() == WallMark.PlainMark.IN_BAND) return;
         // Err high: the edges are rounded up to whole centimetres.
         Block.Band band = new Block.Band(up(mark.lowMarkM()), up(mark.highMarkM()));
+        Block.Band own = p.block().mark();
+        // A doubtful mark errs high: a band that begins higher is the teacher's choice.
+        if (own != null && Rounding.fits(band.lowM(), own.lowM())) return;
         String id = p.block().id();
-        out.add(Found.mind(Code.MARK_NOT_NET_HEIGHT)
+        out.add(Found.mind(own == null ? Code.MARK_NOT_NET_HEIGHT : Code.MARK_TOO_LOW)
+                .figure("ownLowM", own == null ? null : own.lowM())
                 .at(p)
                 .figure("standM", stand)
                 .figure("netM", preset.heightM())

@@ -11,6 +11,7 @@ final class TaskChecks {
     static List<Found> all(View view) {
         List<Found> found = new ArrayList<>();
         RoomChecks.look(view, found);
+        FloorChecks.look(view, found);
         CircuitChecks.look(view, found);
         KitChecks.look(view, found);
         SafetyChecks.look(view, found);

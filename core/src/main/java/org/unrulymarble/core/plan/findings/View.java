@@ -10,6 +10,7 @@ import java.util.function.BooleanSupplier;
 import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.Delivery;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
@@ -112,6 +113,15 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
                 .filter(KitRole::countsAsBall)
                 .flatMap(r -> kinds(p, r).stream())
                 .toList();
+    }
+
+    /** What comes at somebody on a rung, from where this block lets them stand; none where nothing comes. */
+    Optional<Delivery> delivery(Placed p, Rung rung) {
+        Delivery usual = rung.delivery();
+        Double own = p.block().standM();
+        if (usual == null || own == null) return Optional.ofNullable(usual);
+        double fromM = rung.standM() == null ? own : Math.max(0, usual.fromM() + own - rung.standM());
+        return Optional.of(new Delivery(usual.speedMs(), fromM));
     }
 
     /** The youngest of whom the age is known, else the age that is reckoned with. */

@@ -10,6 +10,7 @@ import java.util.Set;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.OnMiss;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Place;
@@ -55,6 +56,17 @@ final class Provoked {
                         task("clap-and-collect", "both-hands"),
                         World.place(6, 6, 2.2, null, Surface.WOOD),
                         World.place(6, 6, 2.3, null, Surface.WOOD));
+            case SPOT_TOO_SMALL ->
+                new Pair(
+                        plan(
+                                World.LOFT,
+                                wall.with(d -> d.spot = new Footprint(1.5, 1.0, 0.3, 0.3, true, true, null)),
+                                4),
+                        plan(World.LOFT, wall, 4));
+            case STAIRCASE_TOO_LONG -> {
+                Block back = wall.with(d -> d.dose = new BlockDose.ByStaircase(3, OnMiss.STEP_IN, 2.0, 120));
+                yield in(back, wallOf(6.0, 3.5), wallOf(6.0, 6.8));
+            }
             case NOTHING_LEFT_FREE ->
                 in(
                         taps,
@@ -102,6 +114,10 @@ final class Provoked {
                         plan(World.LOFT, cup.with(d -> d.play("ball", List.of("foam-ball"))), 8),
                         plan(World.LOFT, cup, 8));
             }
+            case KIT_UNSUITED ->
+                new Pair(
+                        plan(World.LOFT, wall.with(d -> d.play("ball", List.of("bean-bag"))), 4),
+                        plan(World.LOFT, wall.with(d -> d.play("ball", List.of("foam-ball"))), 4));
             case GEAR_MISSING -> {
                 Block drag = task("v-drag", "short-v");
                 Setting bare = setting(World.NET_STORE, 6)
@@ -116,6 +132,10 @@ final class Provoked {
                         .with(d -> d.spot = new Footprint(1.0, 0.8, 0.1, 0.3, false, false, null));
                 yield new Pair(plan(World.LOFT, tight, 12), plan(World.LOFT, task("blade-taps", "no-floor"), 12));
             }
+            case PARTNER_IN_SWING -> {
+                Block tap = task("off-a-bat", "to-the-chest");
+                yield new Pair(plan(World.LOFT, tap.with(d -> d.standM = 1.2), 8), plan(World.LOFT, tap, 8));
+            }
             case THROW_LINES -> {
                 Block grid = task("sock-bullseye", "big-ring")
                         .with(d -> d.spot = new Footprint(3.0, 1.0, 0.4, 0.3, false, false, null));
@@ -125,7 +145,13 @@ final class Provoked {
                 Block serve = task("wall-serve-stepping-back", "three-metres");
                 yield new Pair(
                         plan(World.NET_STORE, serve, 6),
-                        plan(World.NET_STORE, serve.with(d -> d.mark = new Block.Band(2.4, 2.7)), 6));
+                        plan(World.NET_STORE, serve.with(d -> d.mark = new Block.Band(2.9, 3.3)), 6));
+            }
+            case MARK_TOO_LOW -> {
+                Block serve = task("wall-serve-stepping-back", "three-metres");
+                yield new Pair(
+                        plan(World.NET_STORE, serve.with(d -> d.mark = new Block.Band(1.2, 1.6)), 6),
+                        plan(World.NET_STORE, serve.with(d -> d.mark = new Block.Band(2.9, 3.3)), 6));
             }
             case PAST_BELL ->
                 new Pair(
@@ -235,13 +261,17 @@ final class Provoked {
                 new Pair(
                         plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 1.0)), 12),
                         plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 4.0)), 12));
+            case SEES_LITTLE_BALL -> {
+                Plan tapped = plan(World.LOFT, task("off-a-bat", "to-the-chest"), 4);
+                yield new Pair(new Plan(tapped.lesson(), adapted(tapped.setting(), Adaptation.SEES_LITTLE)), tapped);
+            }
             case ADAPTATION -> {
                 Plan plain = plan(World.LOFT, taps, 4);
                 yield new Pair(new Plan(plain.lesson(), adapted(plain.setting(), Adaptation.SEATED)), plain);
             }
             case ADAPTATION_NO_VARIANT -> {
-                Plan plain = plan(World.LOFT, task("push-and-wipe", "side-to-side"), 4);
-                yield new Pair(new Plan(plain.lesson(), adapted(plain.setting(), Adaptation.SEATED)), plain);
+                Plan plain = plan(World.LOFT, task("soft-dodge", "rolled-at-feet"), 4);
+                yield new Pair(new Plan(plain.lesson(), adapted(plain.setting(), Adaptation.SEES_LITTLE)), plain);
             }
         };
     }

@@ -126,9 +126,9 @@ class SoundLessonsTest {
                 lesson(
                         40,
                         task("wake-the-joints", "top-down", WARM),
-                        task("wall-serve-stepping-back", "near-line", d -> d.mark = new Block.Band(2.39, 2.55)),
+                        task("wall-serve-stepping-back", "near-line", d -> d.mark = new Block.Band(2.5, 2.67)),
                         task("wall-serve-stepping-back", "two-and-a-step", d -> {
-                            d.mark = new Block.Band(2.39, 2.55);
+                            d.mark = new Block.Band(2.5, 2.67);
                             d.dose = BlockDose.byStaircase(2, OnMiss.STEP_IN, 0.5, 150);
                             d.sets = 1;
                         }),
