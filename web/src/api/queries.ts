@@ -29,6 +29,7 @@ import type {
   ReadinessView,
   RoundAgainst,
   Run,
+  RunDevices,
   RunLine,
   SchoolClass,
   Session,
@@ -132,6 +133,15 @@ export const openRuns = queryOptions({ queryKey: ["runs"], queryFn: () => api<Ru
 
 export const run = (id: string) =>
   queryOptions({ queryKey: ["run", id], queryFn: () => api<Run>("GET", `/runs/${id}`) });
+
+/** The devices of a run: asked again and again while somebody looks, since they come and fall silent by themselves. */
+export const runDevices = (runId: string) =>
+  queryOptions({
+    queryKey: ["run", runId, "devices"],
+    queryFn: () => api<RunDevices>("GET", `/runs/${runId}/devices`),
+    refetchInterval: 2000,
+    retry: false,
+  });
 
 /** Whom to watch in a block; told once, since it changes only with what is recorded. */
 export const whomToWatch = (runId: string, block: number) =>

@@ -5,6 +5,7 @@ import type { WallCode } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { timeOfDay } from "../../words";
 import { texts } from "../../words/texts";
+import { Devices } from "./devices";
 
 const t = texts("run");
 
@@ -45,7 +46,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
       >
         {t("wallLink.wallSound")}
       </button>
-      <Sheet title={t("wallLink.wallFaceAndSound")} open={open} onOpenChange={setOpen} night>
+      <Sheet title={t("wallLink.wallFaceAndSound")} open={open} onOpenChange={setOpen} night wide>
         <div className="mb-5 flex flex-wrap items-center gap-3">{children}</div>
         {problem && (
           <p role="alert">
@@ -99,6 +100,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
             </div>
           </div>
         )}
+        <Devices runId={runId} />
       </Sheet>
     </>
   );

@@ -29,6 +29,8 @@ const told: Record<AuditEntry["kind"], string> = {
   PUPIL_ERASED: "erased a pupil",
   WALL_OPENED: "opened a wall face",
   WALL_CLOSED: "closed a wall face",
+  DEVICES_OPENED: "opened a run to devices",
+  DEVICES_CLOSED: "closed a run to devices",
   BACKUP_MADE: "made a backup",
   RESTORED: "restored a backup",
 };

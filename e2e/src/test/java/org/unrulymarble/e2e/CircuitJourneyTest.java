@@ -101,7 +101,7 @@ class CircuitJourneyTest {
     @Test
     void two_devices_at_two_stations_and_the_wall_and_all_is_recorded_with_its_task() {
         run.beginAnyhow(threeStations());
-        browser.press("Wall, sound");
+        browser.press("Wall, more");
         String path = "/wall/" + browser.see("[data-testid=wall-code]").getText();
         browser.keys(Keys.ESCAPE);
         toWork();

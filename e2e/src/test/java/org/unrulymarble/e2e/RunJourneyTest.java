@@ -90,7 +90,7 @@ class RunJourneyTest {
     void the_wall_goes_with_the_hand_stops_with_it_and_shows_no_surname_and_no_score() {
         browser.open("/plan/" + lessons.newLesson("Two faces"));
         browser.press("Run it");
-        browser.press("Wall, sound");
+        browser.press("Wall, more");
         String path = "/wall/" + browser.see("[data-testid=wall-code]").getText();
         browser.keys(Keys.ESCAPE);
         browser.press("Go");
@@ -236,7 +236,7 @@ class RunJourneyTest {
     @Test
     void a_lesson_on_two_faces_survives_a_cut_network_and_a_killed_server() {
         run.beginAnyhow(longRounds("Everything goes wrong"));
-        browser.press("Wall, sound");
+        browser.press("Wall, more");
         String path = "/wall/" + browser.see("[data-testid=wall-code]").getText();
         browser.keys(Keys.ESCAPE);
         run.toWork(1);

@@ -174,6 +174,10 @@ class RoutesApiTest {
         bodies.put("POST /api/runs/{id}/wall", null);
         bodies.put("PUT /api/runs/{id}/wall", null);
         bodies.put("DELETE /api/runs/{id}/wall", null);
+        bodies.put("GET /api/runs/{id}/devices", null);
+        bodies.put("POST /api/runs/{id}/devices", null);
+        bodies.put("PUT /api/runs/{id}/devices", "{\"device\":\"pad\",\"spot\":1}");
+        bodies.put("DELETE /api/runs/{id}/devices", null);
         bodies.put("POST /api/runs/events", "{\"runId\":%s,\"events\":[]}".formatted(run.get("id")));
 
         // A route that is new and stands in no list here is a mistake of whoever made it.

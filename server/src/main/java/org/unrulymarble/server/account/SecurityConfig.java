@@ -30,7 +30,12 @@ class SecurityConfig {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/api/session", "/api/session/join", "/api/setup", "/api/wall/**", "/api/trust/**")
+                                "/api/session",
+                                "/api/session/join",
+                                "/api/setup",
+                                "/api/wall/**",
+                                "/api/trust/**",
+                                "/api/devices")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/actuator/health/**")
                         .permitAll()

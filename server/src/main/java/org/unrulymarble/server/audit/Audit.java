@@ -42,6 +42,8 @@ public class Audit {
         PUPIL_ERASED,
         WALL_OPENED,
         WALL_CLOSED,
+        DEVICES_OPENED,
+        DEVICES_CLOSED,
         BACKUP_MADE,
         RESTORED
     }

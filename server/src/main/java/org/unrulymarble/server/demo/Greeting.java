@@ -52,7 +52,8 @@ class Greeting implements ApplicationRunner {
         }
         if (demo.getIfAvailable() != null)
             words.append(
-                    "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo, quay / quay-demo (administrator)\n");
+                    "Demo sign-ins (name / password): okafor / okafor-demo, brambell / brambell-demo, helper / helper-demo, quay / quay-demo (administrator)\n"
+                            + "Devices to play with (hit pad, gate, clicker, scoreboard): ./marble devices\n");
         else if (accounts.nobodyYet())
             words.append(
                             "Nobody has an account yet. Open the address and make the first one, the administrator's, with this one-time code: ")

@@ -150,6 +150,14 @@ public class RunService {
         return sent.stream().map(RunEvent::id).toList();
     }
 
+    /** One that a device heard, for the account that paired it. */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    void feed(UUID runId, UUID accountId, RunEvent event) {
+        event.checkAgainst(sheets.of(runId).script());
+        going.tapped();
+        appends.keep(new Append(runId, accountId, List.of(event)));
+    }
+
     private record Append(UUID runId, UUID accountId, List<RunEvent> sent) {}
 
     /** All appends go through here one after the other, so that none comes between a finish and what it records. */

@@ -170,6 +170,8 @@ public class OpenApiShape {
             Map.entry("Groups", Set.of("cost", "bound", "groups")),
             Map.entry("WhatTold", Set.of("timeMs")),
             Map.entry("WhatFaultSeen", Set.of("pupilId")),
+            Map.entry("RunDevices", Set.of("code", "untilMs")),
+            Map.entry("DeviceSeen", Set.of("spot", "battery")),
             Map.entry("TapHit", Set.of("number")),
             Map.entry("TapMiss", Set.of("noBall")),
             Map.entry("TapEndWon", Set.of("team")),

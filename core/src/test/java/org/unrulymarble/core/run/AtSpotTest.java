@@ -1,0 +1,87 @@
+package org.unrulymarble.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.unrulymarble.core.Cases;
+import org.unrulymarble.core.measure.Tap;
+import tools.jackson.databind.JsonNode;
+
+/** Whose a sign is that a device hears, on the scripts of the worked cases. */
+class AtSpotTest {
+
+    private static final long START = 1_700_000_000_000L;
+    private static final Tap HIT = new Tap.Hit(null);
+
+    private final List<RunEvent> log = new ArrayList<>();
+
+    @Test
+    void it_is_whoever_works_at_the_spot_and_where_they_are_away_nobody() {
+        add(0, new What.Go(0, 0L));
+        assertThat(at("minute", 12, 2, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ben", 7_000));
+        add(13, new What.Away("ben"));
+        assertThat(at("minute", 14, 2, null, HIT)).isEqualTo(nobody(AtSpot.Why.NOBODY_THERE));
+        assertThat(at("minute", 14, 4, null, HIT)).isEqualTo(nobody(AtSpot.Why.NOBODY_THERE));
+    }
+
+    @Test
+    void in_a_turn_it_is_the_one_whose_turn_it_is_and_a_round_begun_again_is_another_take() {
+        add(0, new What.Go(0, 0L));
+        assertThat(at("pairs", 10, 1, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 5_000));
+        assertThat(at("pairs", 45, 1, null, HIT)).isEqualTo(new AtSpot.Worker(4, 1, "ben", 5_000));
+        add(46, new What.Again(4, 0L));
+        assertThat(at("pairs", 48, 1, null, HIT)).isEqualTo(new AtSpot.Worker(4, 2, "ben", 2_000));
+    }
+
+    @Test
+    void before_the_start_in_a_gap_in_a_hold_and_after_the_end_there_is_no_round() {
+        assertThat(at("minute", 0, 1, null, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+        add(0, new What.Go(0, 0L));
+        assertThat(at("minute", 3, 1, null, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+        assertThat(at("minute", 70, 1, null, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+        assertThat(at("minute", 900, 1, null, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+        add(20, new What.Hold(1, 15_000L));
+        assertThat(at("minute", 21, 1, null, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+    }
+
+    @Test
+    void a_station_beside_has_its_own_spots_and_its_own_end() {
+        add(0, new What.Go(0, 0L));
+        assertThat(at("stations", 10, 1, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 5_000));
+        assertThat(at("stations", 10, 1, 1, HIT)).isEqualTo(new AtSpot.Worker(2, 1, "ben", 5_000));
+        assertThat(at("stations", 28, 1, 1, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
+        assertThat(at("stations", 28, 1, 0, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 23_000));
+    }
+
+    @Test
+    void a_gate_is_heard_only_where_a_course_is_timed() {
+        add(0, new What.Go(0, 0L));
+        assertThat(at("minute", 12, 1, null, new Tap.Start(0L))).isEqualTo(nobody(AtSpot.Why.NOT_COUNTED_SO));
+        assertThat(at("minute", 12, 1, null, new Tap.Landed(0.0, 0.0))).isEqualTo(nobody(AtSpot.Why.NOT_COUNTED_SO));
+    }
+
+    @Test
+    void a_watch_goes_by_the_moment_in_the_round() {
+        RunEvent event = new AtSpot.Worker(3, 1, "ada", 8_250)
+                .event(new UUID(0x7000, 1), START, "gate at spot 1", new Tap.Stop(0L));
+
+        assertThat(event.what()).isEqualTo(new What.Tapped(3, 1, "ada", new Tap.Stop(8_250L)));
+    }
+
+    private static AtSpot nobody(AtSpot.Why why) {
+        return new AtSpot.Nobody(why);
+    }
+
+    private AtSpot at(String name, long sec, int spot, Integer block, Tap tap) {
+        JsonNode scripts = Cases.JSON.readTree(RunCasesTest.class.getResourceAsStream("/runs/scripts.json"));
+        RunScript script = Cases.JSON.treeToValue(scripts.get(name), RunScript.class);
+        return AtSpot.of(script, new RunLog(script).add(log), START + sec * 1000, new AtSpot.Place(spot, block), tap);
+    }
+
+    private void add(long sec, What what) {
+        log.add(new RunEvent(new UUID(0x7000, log.size() + 1), START + sec * 1000, "tablet", what));
+    }
+}

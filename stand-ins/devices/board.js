@@ -1,0 +1,3 @@
+import { device } from "./page.js";
+
+device("BOARD", {}, () => 1);

@@ -1,0 +1,117 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, type Problem } from "../../api/client";
+import { runDevices } from "../../api/queries";
+import type { RunDevices } from "../../api/types";
+import { Choice } from "../../ui/choice";
+import { timeOfDay } from "../../words";
+import { texts } from "../../words/texts";
+
+const t = texts("run");
+
+/** Beyond this a device that says something every ten seconds is missed. */
+const SILENT_SEC = 25;
+const LOW = 0.2;
+
+type Device = RunDevices["devices"][number];
+
+/** Devices beside this run: the code that pairs them, where each stands, how full it is and whether it is still heard. */
+export function Devices({ runId }: { runId: string }) {
+  const client = useQueryClient();
+  const key = runDevices(runId).queryKey;
+  const known = useQuery(runDevices(runId));
+  const ask = useMutation<RunDevices | null, Problem, { method: "POST" | "PUT" | "DELETE"; body?: unknown }>({
+    mutationFn: async ({ method, body }) => (await api<RunDevices>(method, `/runs/${runId}/devices`, body)) ?? null,
+    onSuccess: (now) => (now ? client.setQueryData(key, now) : client.invalidateQueries({ queryKey: key })),
+  });
+  const problem = ask.error ?? (known.isLoadingError ? (known.error as Problem) : null);
+  const { code, untilMs, devices = [], spots = 0 } = known.data ?? {};
+  return (
+    <section aria-labelledby="devices" className="mt-6 border-t border-mist/40 pt-4">
+      <h2 id="devices">{t("devices.title")}</h2>
+      {problem && (
+        <p role="alert">
+          <strong>{problem.title}.</strong> {problem.detail}
+        </p>
+      )}
+      {!code && (
+        <p className="mt-2 flex flex-wrap items-center gap-3">
+          {t("devices.what")}
+          <button type="button" className="btn btn-small" onClick={() => ask.mutate({ method: "POST" })}>
+            {t("devices.pair")}
+          </button>
+        </p>
+      )}
+      {code && (
+        <>
+          <p className="mt-2 flex flex-wrap items-baseline gap-x-3">
+            <span>{t("devices.address")}</span>
+            <strong data-testid="device-address">{`${location.protocol === "https:" ? "wss" : "ws"}://${location.host}/api/devices`}</strong>
+            <strong className="digits text-3xl tracking-widest" data-testid="device-code">
+              {code}
+            </strong>
+            {untilMs && <span className="text-mist">{t("devices.until", { timeOfDay: timeOfDay(untilMs) })}</span>}
+          </p>
+          {devices.length === 0 ? (
+            <p className="mt-2 text-mist">{t("devices.none")}</p>
+          ) : (
+            <ul aria-label={t("devices.list")} className="mt-2 divide-y divide-mist/30">
+              {devices.map((d) => (
+                <DeviceLine
+                  key={d.device}
+                  device={d}
+                  spots={spots}
+                  onMove={(spot) => ask.mutate({ method: "PUT", body: { device: d.device, spot } })}
+                />
+              ))}
+            </ul>
+          )}
+          <p className="mt-3">
+            <button type="button" className="btn btn-small" onClick={() => ask.mutate({ method: "DELETE" })}>
+              {t("devices.close")}
+            </button>
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function DeviceLine({ device, spots, onMove }: { device: Device; spots: number; onMove: (spot: number) => void }) {
+  const percent = device.battery === null ? null : Math.round(100 * device.battery);
+  const most = Math.max(spots, device.spot ?? 1);
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2" data-testid="device">
+      <strong className="min-w-20">{t(`devices.${device.kind}`)}</strong>
+      {device.kind !== "BOARD" && (
+        <Choice
+          label={t("devices.spotOf", { device: `${t(`devices.${device.kind}`)} ${device.device}` })}
+          value={String(device.spot ?? 1)}
+          options={Array.from({ length: most }, (_, i) => ({
+            value: String(i + 1),
+            text: t("devices.spot", { n: i + 1 }),
+          }))}
+          onChange={(spot) => onMove(Number(spot))}
+        />
+      )}
+      <span className={state(device) === "heard" ? "text-mist" : "font-semibold"}>{said(device)}</span>
+      {percent !== null && (
+        <span className={(device.battery ?? 1) < LOW ? "font-semibold" : "text-mist"}>
+          {t((device.battery ?? 1) < LOW ? "devices.low" : "devices.battery", { percent })}
+        </span>
+      )}
+      {device.kind !== "BOARD" && (
+        <span className="ml-auto text-mist">
+          {t("devices.counted", { n: device.counted })}
+          {device.notCounted > 0 && `, ${t("devices.notCounted", { n: device.notCounted })}`}
+        </span>
+      )}
+    </li>
+  );
+}
+
+const state = (d: Device) => (!d.connected ? "gone" : d.silentSec > SILENT_SEC ? "silent" : "heard");
+
+function said(d: Device): string {
+  const now = state(d);
+  return now === "heard" ? t("devices.heard") : t(`devices.${now}`, { sec: d.silentSec });
+}
