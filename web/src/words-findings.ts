@@ -259,7 +259,7 @@ const schools: Record<Finding["school"], string> = {
   ONE_SKILL: "school: one skill",
   BY_GATE: "school: by gate",
   BY_COUNT: "school: by count",
-  FLIGHT: "flight without air",
+  FLIGHT: "flight",
 };
 
 const thresholds: Record<string, (value: number) => string> = {
