@@ -149,7 +149,7 @@ class LadderJourneyTest {
         browser.press("Offer it again");
         browser.press("Retire");
         browser.press("Remove it for good");
-        browser.seeText("with 529 rungs");
+        browser.seeText("with 530 rungs");
     }
 
     private void saved() {

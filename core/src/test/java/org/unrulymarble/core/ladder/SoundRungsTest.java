@@ -122,15 +122,24 @@ class SoundRungsTest {
     }
 
     @Test
-    void harder_is_never_blind_and_never_nearer() {
+    void harder_is_never_blind_never_nearer_and_never_a_faster_ball() {
         List<String> blind = new ArrayList<>();
         rungs().forEach(of -> {
             String harder = of.rung().words().harder().toLowerCase(Locale.ROOT);
-            if (harder.matches(".*(eyes shut|close your eyes|looks away|in the dark|nearer).*"))
+            if (harder.matches(
+                    ".*(eyes shut|close your eyes|looks away|in the dark|nearer|(quicker|faster|harder) (roll|push|throw|ball|feed|toss|pass)).*"))
                 blind.add(of + ": " + harder);
         });
 
         assertThat(blind).isEmpty();
+    }
+
+    /** "Easier: 3 m." says to nobody what is to be 3 m. */
+    @Test
+    void easier_and_harder_are_no_bare_figures() {
+        assertThat(rungs().filter(of -> Stream.of(of.rung().easier(), of.rung().harder())
+                        .anyMatch(text -> text.matches("\\{\\w+}\\."))))
+                .isEmpty();
     }
 
     @Test
