@@ -14,6 +14,7 @@ import type {
   HomeView,
   HomeWaiting,
   KeptOf,
+  KeptRoutine,
   KitStore,
   Ladder,
   LadderFootprint,
@@ -128,6 +129,12 @@ export const lessons = (classId: string) =>
 
 export const lesson = (id: string) =>
   queryOptions({ queryKey: ["lesson", id], queryFn: () => api<LessonView>("GET", `/lessons/${id}`) });
+
+/** Routines that the school keeps under their names. */
+export const keptRoutines = queryOptions({
+  queryKey: ["routines"],
+  queryFn: () => api<KeptRoutine[]>("GET", "/routines"),
+});
 
 export const openRuns = queryOptions({ queryKey: ["runs"], queryFn: () => api<RunLine[]>("GET", "/runs/open") });
 

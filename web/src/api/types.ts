@@ -57,6 +57,7 @@ export type BlockPlan = Schemas["BlockPlan"];
 export type Spots = Schemas["Spots"];
 export type Run = Schemas["Run"];
 export type RoundAgainst = Schemas["RoundAgainst"];
+export type KeptRoutine = Schemas["KeptRoutine"];
 export type RunDevices = Schemas["RunDevices"];
 export type WallCode = Schemas["WallCode"];
 export type WallFace = Schemas["WallFace"];

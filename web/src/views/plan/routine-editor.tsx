@@ -4,6 +4,7 @@ import { NumberField } from "../../ui/fields";
 import { timeAbout } from "../../words";
 import { texts } from "../../words/texts";
 import { MoveButtons, type Movers } from "./block-editor";
+import { KeptRoutines } from "./kept-routines";
 
 const t = texts("plan");
 
@@ -147,6 +148,7 @@ export function RoutineEditor({
           {t("routine.total", { calls: plan.steps.length, sec: plan.workSec, count: plan.touches })}
         </p>
       )}
+      {!movers.readOnly && <KeptRoutines routine={routine} onPut={(kept) => set(kept, `put ${Date.now()}`)} />}
       <MoveButtons {...movers} />
     </fieldset>
   );

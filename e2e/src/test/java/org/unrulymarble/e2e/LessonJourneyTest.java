@@ -215,6 +215,40 @@ class LessonJourneyTest {
     }
 
     @Test
+    void a_routine_is_kept_under_its_name_and_put_into_another_lesson() {
+        browser.open("/plan/" + lessons.newLesson("A routine to keep"));
+        browser.press("+ Routine");
+        browser.type(browser.labelled("Name of the routine"), "Low and high");
+        browser.type(browser.labelled("Move 2"), "Ball held low");
+        browser.await("for it to be saved", d -> saved());
+        browser.press("Keep it under its name");
+        browser.seeText("Kept: any lesson can have it.");
+        browser.type(browser.labelled("Seconds of move 2, s"), "8");
+        browser.press("Keep the change, too");
+        browser.seeText("Kept: any lesson can have it.");
+
+        String other = lessons.newLesson("A lesson that takes it");
+        browser.open("/plan/" + other);
+        browser.press("+ Routine");
+        browser.choose("Put in a kept routine", "Low and high");
+        browser.seeText("Kept: any lesson can have it.");
+        browser.await(
+                "for it in the lesson",
+                d -> saved()
+                        && lessons.get("/api/lessons/" + other)
+                                        .at("/lesson/blocks/1/routine/moves/1/sec")
+                                        .intValue()
+                                == 8);
+        browser.press("Keep it no longer");
+        browser.seeText("Keep it under its name");
+        assertThat(lessons.get("/api/routines").toString()).doesNotContain("Low and high");
+        assertThat(lessons.get("/api/lessons/" + other)
+                        .at("/lesson/blocks/1/routine/name")
+                        .stringValue())
+                .isEqualTo("Low and high");
+    }
+
+    @Test
     void a_routine_is_called_and_its_lesson_copied_deleted_and_brought_back_with_its_note() {
         String name = "Round of the morning";
         String lessonId = lessons.newLesson(name);

@@ -37,6 +37,7 @@ class RoutesApiTest {
             "/api/skill",
             "/api/trust",
             "/api/kit",
+            "/api/routines",
             "/api/classes/list",
             "/api/beginning",
             "/api/spaces");
