@@ -1,33 +1,33 @@
 package org.unrulymarble.server.device;
 
 import java.time.Duration;
+import java.util.Map;
 import org.eclipse.jetty.ee11.webapp.WebAppContext;
 import org.eclipse.jetty.ee11.websocket.server.config.JettyWebSocketServletContainerInitializer;
 import org.springframework.boot.jetty.servlet.JettyServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.web.socket.config.annotation.EnableWebSocket;
-import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
-import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
+import org.springframework.web.socket.server.support.DefaultHandshakeHandler;
+import org.springframework.web.socket.server.support.WebSocketHandlerMapping;
+import org.springframework.web.socket.server.support.WebSocketHttpRequestHandler;
 
-/** Where devices are heard. Any page may open the line: it carries no cookie that means anything, only the code counts. */
+/**
+ * Where devices are heard. Any page may open the line: it carries no cookie that means anything, only the code counts. By hand, since the usual
+ * annotation brings a scheduler that takes the place of the server's own.
+ */
 @Configuration
-@EnableWebSocket
-class DeviceConfig implements WebSocketConfigurer {
+class DeviceConfig {
 
     private static final int MOST_CHARACTERS = 4_096;
     private static final Duration QUIET = Duration.ofMinutes(1);
 
-    private final DeviceLine line;
-
-    DeviceConfig(DeviceLine line) {
-        this.line = line;
-    }
-
-    @Override
-    public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
-        registry.addHandler(line, "/api/devices").setAllowedOriginPatterns("*");
+    @Bean
+    WebSocketHandlerMapping deviceLines(DeviceLine line) {
+        WebSocketHandlerMapping mapping = new WebSocketHandlerMapping();
+        mapping.setUrlMap(Map.of("/api/devices", new WebSocketHttpRequestHandler(line, new DefaultHandshakeHandler())));
+        mapping.setOrder(1);
+        return mapping;
     }
 
     /** By hand, since the usual way puts a filter that copies headers before every request. */
