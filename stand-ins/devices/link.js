@@ -43,11 +43,6 @@ export class Link {
     return sign.id;
   }
 
-  /** Sends the same once more, as a line that doubles messages would. */
-  again(type, id) {
-    this.#send({ type, id });
-  }
-
   get waiting() {
     return this.#unsent.size;
   }

@@ -4,14 +4,14 @@ import { createServer } from "node:http";
 
 const port = Number(process.argv[2] ?? 8090);
 const types = { html: "text/html; charset=utf-8", js: "text/javascript", css: "text/css" };
-const pages = ["pad", "gate", "clicker", "board"];
-const known = new Set([...pages.flatMap((p) => [`${p}.html`, `${p}.js`]), "link.js", "page.js", "style.css"]);
+const kinds = ["pad", "gate", "clicker", "board"];
+const known = new Set(["device.html", "device.js", "link.js", "style.css"]);
 
 const server = createServer(async (request, response) => {
   const name = new URL(request.url, "http://here").pathname.slice(1);
   if (name === "") {
     response.setHeader("Content-Type", types.html);
-    response.end(`<!doctype html><html lang="en"><title>Stand-ins</title><link rel="stylesheet" href="style.css"><h1>Stand-ins for devices</h1><ul>${pages.map((p) => `<li><a href="${p}.html">${p}</a></li>`).join("")}</ul></html>`);
+    response.end(`<!doctype html><html lang="en"><title>Stand-ins</title><link rel="stylesheet" href="style.css"><h1>Stand-ins for devices</h1><ul>${kinds.map((k) => `<li><a href="device.html?kind=${k}">${k}</a></li>`).join("")}</ul></html>`);
     return;
   }
   if (!known.has(name)) {

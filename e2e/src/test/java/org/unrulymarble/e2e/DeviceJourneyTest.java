@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WindowType;
 import org.unrulymarble.e2e.Lessons.Rung;
@@ -102,9 +103,7 @@ class DeviceJourneyTest {
         browser.press("Wall, more");
         browser.await(
                 "for all three",
-                d -> d.findElements(org.openqa.selenium.By.cssSelector("[data-testid=device]"))
-                                .size()
-                        == 3);
+                d -> d.findElements(By.cssSelector("[data-testid=device]")).size() == 3);
         browser.press("Hear no device any more");
         browser.see("section[aria-labelledby=devices]");
         browser.seeText("Pair devices");
@@ -122,8 +121,8 @@ class DeviceJourneyTest {
         browser.driver().switchTo().newWindow(WindowType.TAB);
         browser.size(1280, 800);
         browser.driver()
-                .get(pages + page + ".html?device=" + device + "&code=" + code + "&spot=" + spot + "&address="
-                        + URLEncoder.encode(address, StandardCharsets.UTF_8));
+                .get(pages + "device.html?kind=" + page + "&device=" + device + "&code=" + code + "&spot=" + spot
+                        + "&address=" + URLEncoder.encode(address, StandardCharsets.UTF_8));
         browser.press("Pair");
         browser.seeText(spot == 0 ? "Paired." : "Paired, spot " + spot);
         return browser.driver().getWindowHandle();

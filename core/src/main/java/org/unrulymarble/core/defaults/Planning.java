@@ -150,11 +150,14 @@ public record Planning(
             Integer throwsMost,
             Integer throwsCountUpTo,
             Integer quietMost,
-            Double movingShare) {
+            Double movingShare,
+            Double seesLittleMs,
+            Integer placesLeast) {
 
         /** Where a school's own file says nothing. */
         static final Thresholds USUAL = new Thresholds(
-                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null);
 
         public Thresholds {
             waterActiveMin = waterActiveMin == null ? 20 : waterActiveMin;
@@ -173,6 +176,8 @@ public record Planning(
             throwsCountUpTo = throwsCountUpTo == null ? 12 : throwsCountUpTo;
             quietMost = quietMost == null ? 2 : quietMost;
             movingShare = movingShare == null ? 1 / 3.0 : movingShare;
+            seesLittleMs = seesLittleMs == null ? 3.0 : seesLittleMs;
+            placesLeast = placesLeast == null ? 3 : placesLeast;
             new Checks()
                     .range("waterActiveMin", waterActiveMin, 1, 240)
                     .range("waterHeatActiveMin", waterHeatActiveMin, 1, 240)
@@ -190,6 +195,8 @@ public record Planning(
                     .range("throwsCountUpTo", throwsCountUpTo, 0, 99)
                     .range("quietMost", quietMost, 1, 60)
                     .range("movingShare", movingShare, 0, 1)
+                    .range("seesLittleMs", seesLittleMs, 0, 60)
+                    .range("placesLeast", placesLeast, 2, 60)
                     .done();
         }
     }

@@ -17,7 +17,6 @@ import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
-import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Surface;
@@ -114,17 +113,7 @@ public final class World {
     }
 
     public static Place place(double lengthM, double widthM, Double ceilingM, Wall wall, Surface surface) {
-        return new Place(
-                new Space(lengthM, widthM, ceilingM, wall),
-                surface,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                List.<Feature>of());
+        return Place.of(new Space(lengthM, widthM, ceilingM, wall), surface, null);
     }
 
     /** A class aged ten with the full store. */

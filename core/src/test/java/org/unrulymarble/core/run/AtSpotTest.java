@@ -71,14 +71,38 @@ class AtSpotTest {
         assertThat(event.what()).isEqualTo(new What.Tapped(3, 1, "ada", new Tap.Stop(8_250L)));
     }
 
+    @Test
+    void a_board_is_told_the_phase_the_clock_and_counts_by_spot_of_the_round_or_the_one_before() {
+        assertThat(board("minute", 0)).isEqualTo(new BySpot(BySpot.Phase.READY, "l", 5, List.of()));
+        add(0, new What.Go(0, 0L));
+        add(12, new What.Tapped(1, 1, "ben", HIT));
+        add(13, new What.Tapped(1, 1, "ben", new Tap.Miss(null)));
+        List<BySpot.Count> counts = List.of(new BySpot.Count(1, 0), new BySpot.Count(2, 1), new BySpot.Count(3, 0));
+        assertThat(board("minute", 20)).isEqualTo(new BySpot(BySpot.Phase.WORK, "l", 45, counts));
+        assertThat(board("minute", 70)).isEqualTo(new BySpot(BySpot.Phase.PAUSE, "l", 15, counts));
+        add(71, new What.Hold(2, 6_000L));
+        assertThat(board("minute", 90).phase()).isEqualTo(BySpot.Phase.HELD);
+        add(91, new What.Finish());
+        assertThat(board("minute", 92).phase()).isEqualTo(BySpot.Phase.OVER);
+    }
+
+    private BySpot board(String name, long sec) {
+        RunScript script = script(name);
+        return BySpot.of(script, new RunLog(script).add(log), START + sec * 1000);
+    }
+
     private static AtSpot nobody(AtSpot.Why why) {
         return new AtSpot.Nobody(why);
     }
 
     private AtSpot at(String name, long sec, int spot, Integer block, Tap tap) {
-        JsonNode scripts = Cases.JSON.readTree(RunCasesTest.class.getResourceAsStream("/runs/scripts.json"));
-        RunScript script = Cases.JSON.treeToValue(scripts.get(name), RunScript.class);
+        RunScript script = script(name);
         return AtSpot.of(script, new RunLog(script).add(log), START + sec * 1000, new AtSpot.Place(spot, block), tap);
+    }
+
+    private static RunScript script(String name) {
+        JsonNode scripts = Cases.JSON.readTree(RunCasesTest.class.getResourceAsStream("/runs/scripts.json"));
+        return Cases.JSON.treeToValue(scripts.get(name), RunScript.class);
     }
 
     private void add(long sec, What what) {

@@ -1,6 +1,10 @@
 package org.unrulymarble.server.device;
 
+import io.github.bucket4j.Bandwidth;
+import io.github.bucket4j.Bucket;
 import java.net.InetSocketAddress;
+import java.time.Duration;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -23,7 +27,12 @@ import tools.jackson.databind.json.JsonMapper;
 class DeviceLine extends TextWebSocketHandler {
 
     /** A line and what is known of it once it is paired. */
-    private record Paired(DeviceCodes.Known code, DevicesHere.Here here) {}
+    private record Paired(DeviceCodes.Known code, DevicesHere.Here here, Bucket signs) {}
+
+    /** More than hands can do, and room for what waited while a line was down. */
+    private static final int SIGNS_A_SEC = 20;
+
+    private static final int SIGNS_AT_ONCE = 600;
 
     private final Map<String, Paired> paired = new ConcurrentHashMap<>();
     private final DeviceCodes codes;
@@ -52,6 +61,8 @@ class DeviceLine extends TextWebSocketHandler {
         Paired who = paired.get(line.getId());
         if (said instanceof DeviceSaid.Hello hello) hello(line, hello);
         else if (who == null) wrong(line, new Refused("code", Fault.Rule.REQUIRED));
+        else if (said instanceof DeviceSaid.Sign && !who.signs().tryConsume(1))
+            DevicesHere.close(line, CloseStatus.POLICY_VIOLATION);
         else hear(who, said);
     }
 
@@ -77,7 +88,7 @@ class DeviceLine extends TextWebSocketHandler {
             DevicesHere.close(line, CloseStatus.POLICY_VIOLATION);
             return;
         }
-        paired.put(line.getId(), new Paired(code.get(), device));
+        paired.put(line.getId(), new Paired(code.get(), device, signs()));
         here.tell(device, new DeviceTold.Welcome(runs.nowMs(), device.spot()));
     }
 
@@ -101,9 +112,18 @@ class DeviceLine extends TextWebSocketHandler {
                         .orElseGet(() -> new DeviceTold.Counted(sign.id())));
     }
 
+    private static Bucket signs() {
+        return Bucket.builder()
+                .addLimit(Bandwidth.builder()
+                        .capacity(SIGNS_AT_ONCE)
+                        .refillGreedy(SIGNS_A_SEC, Duration.ofSeconds(1))
+                        .build())
+                .build();
+    }
+
     /** As the log and the pads name who counted: what it is, and where. */
     private static String name(DevicesHere.Here device) {
-        return device.kind().name().toLowerCase(java.util.Locale.ROOT) + " at spot " + device.spot();
+        return device.kind().name().toLowerCase(Locale.ROOT) + " at spot " + device.spot();
     }
 
     private void wrong(WebSocketSession line, Refused refused) throws Exception {

@@ -8,6 +8,7 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.unrulymarble.core.run.BySpot;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.run.RunFeed;
 
@@ -34,8 +35,8 @@ class DeviceTicker {
     private void tick(UUID runId) {
         try {
             RunFeed.Now now = runs.now(runId);
-            here.tellAll(runId, new DeviceTold.Now(now.phase(), now.task(), now.leftSec(), now.counts()));
-            if (now.phase() == RunFeed.Phase.OVER) here.closeAll(runId);
+            here.tellAll(runId, DeviceTold.Now.of(now));
+            if (now.bySpot().phase() == BySpot.Phase.OVER) here.closeAll(runId);
         } catch (NotFound e) {
             here.closeAll(runId);
         } catch (RuntimeException e) {

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import java.util.UUID;
 import org.unrulymarble.core.run.AtSpot;
+import org.unrulymarble.core.run.BySpot;
 import org.unrulymarble.server.run.RunFeed;
 
 /** What a device is told; docs/devices.md is the protocol. */
@@ -32,7 +33,12 @@ sealed interface DeviceTold {
     record NotCounted(UUID id, AtSpot.Why why) implements DeviceTold {}
 
     /** Where the run stands, every second: for lights and boards. */
-    record Now(RunFeed.Phase phase, String task, long leftSec, List<RunFeed.Count> counts) implements DeviceTold {}
+    record Now(BySpot.Phase phase, String task, long leftSec, List<BySpot.Count> counts) implements DeviceTold {
+        static Now of(RunFeed.Now now) {
+            BySpot at = now.bySpot();
+            return new Now(at.phase(), now.task(), at.leftSec(), at.counts());
+        }
+    }
 
     /** What was said could not be understood; after a wrong code the line is closed. */
     record Wrong(String field, String what) implements DeviceTold {}

@@ -127,6 +127,15 @@ class DevicesApiTest {
     }
 
     @Test
+    void a_device_that_floods_its_run_is_sent_away() throws Exception {
+        say(hello(code, 2));
+        String hit = sign("hit");
+        for (int i = 0; i < 700; i++) say(hit);
+
+        assertThat(told).last().isEqualTo("closed 1008");
+    }
+
+    @Test
     void another_teacher_neither_sees_nor_pairs_and_it_stands_in_the_audit() {
         api.as("brambell");
         assertThat(api.get(devices()).status()).isEqualTo(404);

@@ -17,9 +17,6 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 /** Whether the floor that a block gives holds what is done on it: a spot of the teacher's own, a way back by steps. */
 final class FloorChecks {
 
-    /** So many places on a way back are worth stepping for; ours. */
-    private static final int LEAST_STEPS = 3;
-
     private static final double SHORTEST_STEP_M = 0.2;
 
     private final View view;
@@ -74,19 +71,21 @@ final class FloorChecks {
                 .done());
     }
 
-    /** A way back of at least three places; where the rung itself goes by places its gate has asked for the floor already. */
+    /** A way back of enough places to be worth stepping for; where the rung itself goes by places its gate has asked for the floor already. */
     private void staircase(Placed p) {
         if (!(p.block().dose() instanceof BlockDose.ByStaircase dose)
                 || p.rung().measure() instanceof Furthest) return;
         double left = Pacing.leftToStepBackM(p, view.setting());
-        if (dose.stepM() <= 0 || Rounding.fits((LEAST_STEPS - 1) * dose.stepM(), left)) return;
-        double shorter = Math.floor(left / (LEAST_STEPS - 1) * 10 + Rounding.SLACK) / 10;
+        int least = view.thresholds().placesLeast();
+        if (dose.stepM() <= 0 || Rounding.fits((least - 1) * dose.stepM(), left)) return;
+        double shorter = Math.floor(left / (least - 1) * 10 + Rounding.SLACK) / 10;
         int places = 1 + Math.max(0, Rounding.floor(left / dose.stepM()));
         out.add((places < 2 ? Found.stop(Code.STAIRCASE_TOO_LONG) : Found.mind(Code.STAIRCASE_TOO_LONG))
                 .at(p)
                 .figure("stepM", dose.stepM())
                 .figure("leftM", Math.max(0, left))
                 .figure("places", places)
+                .beyond("placesLeast", least)
                 .mend(mends.first(
                         () -> shorter < SHORTEST_STEP_M
                                 ? Optional.empty()

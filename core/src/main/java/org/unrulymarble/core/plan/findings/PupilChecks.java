@@ -20,9 +20,6 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 /** Named pupils who do it differently: the variant to use, or another task where there is none. */
 final class PupilChecks {
 
-    /** From here on a ball asks for more than a voice; ours. */
-    private static final double FAST_MS = 3.0;
-
     private final View view;
     private final List<Found> out;
 
@@ -44,7 +41,9 @@ final class PupilChecks {
                         .noneMatch(v -> v.pupilId().equals(pupil.id()) && v.adaptation() == adaptation))
                 .toList();
         List<Placed> balls = adaptation == Adaptation.SEES_LITTLE
-                ? open.stream().filter(p -> fastest(p) >= FAST_MS).toList()
+                ? open.stream()
+                        .filter(p -> fastest(p) >= view.thresholds().seesLittleMs())
+                        .toList()
                 : List.of();
         balls.forEach(p -> ballAt(p, pupil));
         List<Placed> withVariant = open.stream()
@@ -107,6 +106,7 @@ final class PupilChecks {
                 .pupil(pupil.name())
                 .figure("speedMs", fastest(p))
                 .figure("variant", p.ladder().seesLittle())
+                .beyond("seesLittleMs", view.thresholds().seesLittleMs())
                 .school(Finding.School.SAFETY)
                 .mend(view.trial() ? null : variant)
                 .done());

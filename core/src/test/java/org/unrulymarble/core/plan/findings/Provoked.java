@@ -86,10 +86,10 @@ final class Provoked {
                 new Pair(plan(World.place(3.0, 3.0, 2.4, null, Surface.WOOD), taps, 80), plan(World.LOFT, taps, 24));
             case SURFACE -> in(dribble, World.CLASSROOM, World.LOFT);
             case WET -> in(task("line-to-line", "side-steps"), wet(Place.Wet.NOW), wet(Place.Wet.NEVER));
-            case PLACE_REFUSED -> in(dribble, flagged("neighbours"), World.LOFT);
-            case NOISE -> in(wall, flagged("neighbours"), World.LOFT);
-            case BREAKABLES -> in(wall, flagged("breakables"), World.LOFT);
-            case ROLLS_AWAY -> in(wall, flagged("cars"), World.LOFT);
+            case PLACE_REFUSED -> in(dribble, World.LOFT.withNeighboursBelow(), World.LOFT);
+            case NOISE -> in(wall, World.LOFT.withNeighboursBelow(), World.LOFT);
+            case BREAKABLES -> in(wall, World.LOFT.withBreakables(), World.LOFT);
+            case ROLLS_AWAY -> in(wall, byCars(World.LOFT), World.LOFT);
             case CLAPS_TOO_MANY ->
                 in(
                         task("claps-and-turns", "three-claps"),
@@ -323,36 +323,15 @@ final class Provoked {
     }
 
     static Place with(Place place, Feature.Kind kind) {
-        return new Place(
-                place.size(),
-                place.surface(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                List.of(new Feature(kind, Feature.Edge.BOTTOM, 0.0, 1.2, 0.0)));
+        return Place.of(place.size(), place.surface(), null, new Feature(kind, Feature.Edge.BOTTOM, 0.0, 1.2, 0.0));
     }
 
     static Place wet(Place.Wet wet) {
-        return new Place(
-                new Space(9.0, 6.0, null, null), Surface.TARMAC, wet, null, null, null, null, null, null, List.of());
+        return Place.of(new Space(9.0, 6.0, null, null), Surface.TARMAC, wet);
     }
 
-    static Place flagged(String what) {
-        return new Place(
-                World.LOFT.size(),
-                Surface.WOOD,
-                null,
-                what.equals("breakables"),
-                what.equals("neighbours"),
-                null,
-                what.equals("cars"),
-                null,
-                null,
-                List.of());
+    private static Place byCars(Place p) {
+        return new Place(p.size(), p.surface(), null, null, null, null, true, null, null, List.of());
     }
 
     static Lesson circuit(int rounds, Block... stations) {

@@ -1,3 +1,0 @@
-import { device } from "./page.js";
-
-device("BOARD", {}, () => 1);
