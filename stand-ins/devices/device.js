@@ -53,6 +53,8 @@ document.title = `${kind.title}, a stand-in`;
 at("title").textContent = kind.title;
 at("about").textContent = kind.about;
 document.body.classList.add(name);
+// A board stands nowhere: its hidden fields must not stop the form.
+for (const called of ["spot", "seed"]) field(called).disabled = name === "board";
 for (const called of ["address", "code", "spot", "seed"]) if (asked.get(called)) field(called).value = asked.get(called);
 
 let link;

@@ -189,7 +189,7 @@ type MendKind = NonNullable<Finding["mend"]>["kind"];
 const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   FILL_UP: (f) => [
     "Fill up",
-    `with ${t(f, "with")}${n(f, "left") > 0 ? `, ${n(f, "left")} are still missing` : ""}: ${t(f, "changes")}${t(f, "make") ? ` ${t(f, "make")} ${n(f, "makeMin") > 0 ? `(${n(f, "makeMin")} min)` : ""}` : ""}`,
+    `with ${t(f, "with")}${n(f, "left") > 0 ? `, ${n(f, "left")} are still missing` : ""}: ${[t(f, "changes"), t(f, "make") && `${t(f, "make")}${n(f, "makeMin") > 0 ? ` (${n(f, "makeMin")} min)` : ""}`].filter(Boolean).join(". ")}`,
   ],
   SOFTER_BALL: (f) => [`Take ${t(f, "ball")}`, t(f, "changes")],
   QUIETER_BALL: (f) => [`Take ${t(f, "ball")}`, t(f, "changes")],
@@ -236,7 +236,7 @@ const mends: Record<MendKind, (f: Figures) => [press: string, does: string]> = {
   COOL_DOWN_IN: (f) => ["Put one in", `“${t(f, "task")}”, ${clock(n(f, "seconds"))}`],
   REVERSE_WARM_UP: (f) => ["Turn it round", `“${t(f, "task")}” backwards`],
   FREE_SHAPE: () => ["Free order", "no order is asked then"],
-  USE_VARIANTS: (f) => ["Use them", `in ${count(n(f, "tasks"), "task", "tasks")}`],
+  USE_VARIANTS: (f) => [n(f, "tasks") === 1 ? "Use it" : "Use them", `in ${count(n(f, "tasks"), "task", "tasks")}`],
   OTHER_TASK_FOR_ONE: (f) => ["Another task", `“${t(f, "task")}” instead, for this pupil`],
   OTHER_TASK: (f) => ["Another task", `“${t(f, "task")}” trains the nearest to it and fits here`],
   REMOVE: (f) => ["Leave it out", `nothing like “${t(f, "task")}” fits here`],

@@ -189,6 +189,10 @@ export function Pads({
           {crews.map((crew) => {
             const on = shown.includes(crew);
             const first = crew.workers[0] ?? "";
+            // What a device or another screen counts there is seen without a pad.
+            const hits = counts
+              .get(tallyKey(round, take, firstOf(crew)))
+              ?.taps.filter((tap) => tap.type === "HIT").length;
             return (
               <li key={first}>
                 <button
@@ -198,6 +202,7 @@ export function Pads({
                   onClick={() => onWatch(on ? watched.filter((id) => !crew.workers.includes(id)) : [...watched, first])}
                 >
                   <span className="clock text-sm opacity-75">{crew.spot + 1}</span> {name(crew.workers)}
+                  {!on && !!hits && <strong className="clock ml-1">{hits}</strong>}
                 </button>
               </li>
             );

@@ -91,6 +91,9 @@ class DeviceJourneyTest {
 
         browser.driver().switchTo().window(runWindow);
         browser.keys(Keys.ESCAPE);
+        assertThat(browser.see("section[data-block]").getText())
+                .as("seen in the run without a pad on screen")
+                .containsPattern("2\\s+\\S+ \\S+\\s+3");
         toWorkOf(1);
         String gate = device("gate", "gate-1", address, code, 1);
         browser.press("Through the start");

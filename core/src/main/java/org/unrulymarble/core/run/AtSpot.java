@@ -1,5 +1,7 @@
 package org.unrulymarble.core.run;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.Segment;
@@ -18,14 +20,20 @@ public sealed interface AtSpot {
         }
     }
 
-    /** Somebody works there. @param offsetMs into the round */
-    record Worker(int segment, int take, String pupilId, long offsetMs) implements AtSpot {
-        /** A watch's own moment is the round's. */
-        public RunEvent event(UUID id, long atMs, String device, Tap tap) {
+    /** Somebody works there; of those who share a result, all. @param offsetMs into the round */
+    record Workers(int segment, int take, List<String> pupilIds, long offsetMs) implements AtSpot {
+
+        /** As a hand would tap it for each of them. What comes again has the same ids again. A watch's own moment is the round's. */
+        public List<RunEvent> events(UUID id, long atMs, String device, Tap tap) {
             Tap here = tap;
             if (tap instanceof Tap.Start) here = new Tap.Start(offsetMs);
             if (tap instanceof Tap.Stop) here = new Tap.Stop(offsetMs);
-            return new RunEvent(id, atMs, device, new What.Tapped(segment, take, pupilId, here));
+            List<RunEvent> events = new ArrayList<>();
+            for (String pupilId : pupilIds) {
+                UUID own = new UUID(id.getMostSignificantBits(), id.getLeastSignificantBits() + events.size());
+                events.add(new RunEvent(own, atMs, device, new What.Tapped(segment, take, pupilId, here)));
+            }
+            return List.copyOf(events);
         }
     }
 
@@ -53,16 +61,15 @@ public sealed interface AtSpot {
         Segment segment = script.segment(round);
         // A station's own work may end before the one that the clock goes by.
         if (segment.beside() != null && now.offsetMs() >= 1000 * segment.durationSec()) return new Nobody(Why.NO_ROUND);
-        String pupilId = script.turnOf(segment).crews().stream()
+        List<String> pupilIds = script.turnOf(segment).crews().stream()
                 .filter(crew -> crew.spot() == place.spot() - 1)
                 .flatMap(crew -> crew.workers().stream())
                 .filter(id -> !played.away().contains(id))
-                .findFirst()
-                .orElse(null);
-        if (pupilId == null) return new Nobody(Why.NOBODY_THERE);
-        Measure measure = script.blockOf(segment).measure(played.rungOf(round, pupilId));
+                .toList();
+        if (pupilIds.isEmpty()) return new Nobody(Why.NOBODY_THERE);
+        Measure measure = script.blockOf(segment).measure(played.rungOf(round, pupilIds.get(0)));
         if (!hears(measure, tap)) return new Nobody(Why.NOT_COUNTED_SO);
-        return new Worker(round, played.take(round), pupilId, now.offsetMs());
+        return new Workers(round, played.take(round), pupilIds, now.offsetMs());
     }
 
     /** The round that the clock is in, or the one beside it at a station; null for none. */

@@ -55,7 +55,9 @@ public record BySpot(Phase phase, String ladderId, long leftSec, List<Count> cou
                                 .filter(r ->
                                         r.segment() == round && crew.workers().contains(r.pupilId()))
                                 .mapToInt(r -> r.hits() != null ? r.hits() : r.score())
-                                .sum()))
+                                // Who work at one spot share what they count.
+                                .max()
+                                .orElse(0)))
                 .toList();
     }
 }

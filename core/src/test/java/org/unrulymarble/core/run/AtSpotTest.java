@@ -21,7 +21,7 @@ class AtSpotTest {
     @Test
     void it_is_whoever_works_at_the_spot_and_where_they_are_away_nobody() {
         add(0, new What.Go(0, 0L));
-        assertThat(at("minute", 12, 2, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ben", 7_000));
+        assertThat(at("minute", 12, 2, null, HIT)).isEqualTo(workers(1, 1, 7_000, "ben"));
         add(13, new What.Away("ben"));
         assertThat(at("minute", 14, 2, null, HIT)).isEqualTo(nobody(AtSpot.Why.NOBODY_THERE));
         assertThat(at("minute", 14, 4, null, HIT)).isEqualTo(nobody(AtSpot.Why.NOBODY_THERE));
@@ -30,10 +30,10 @@ class AtSpotTest {
     @Test
     void in_a_turn_it_is_the_one_whose_turn_it_is_and_a_round_begun_again_is_another_take() {
         add(0, new What.Go(0, 0L));
-        assertThat(at("pairs", 10, 1, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 5_000));
-        assertThat(at("pairs", 45, 1, null, HIT)).isEqualTo(new AtSpot.Worker(4, 1, "ben", 5_000));
+        assertThat(at("pairs", 10, 1, null, HIT)).isEqualTo(workers(1, 1, 5_000, "ada"));
+        assertThat(at("pairs", 45, 1, null, HIT)).isEqualTo(workers(4, 1, 5_000, "ben"));
         add(46, new What.Again(4, 0L));
-        assertThat(at("pairs", 48, 1, null, HIT)).isEqualTo(new AtSpot.Worker(4, 2, "ben", 2_000));
+        assertThat(at("pairs", 48, 1, null, HIT)).isEqualTo(workers(4, 2, 2_000, "ben"));
     }
 
     @Test
@@ -50,10 +50,10 @@ class AtSpotTest {
     @Test
     void a_station_beside_has_its_own_spots_and_its_own_end() {
         add(0, new What.Go(0, 0L));
-        assertThat(at("stations", 10, 1, null, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 5_000));
-        assertThat(at("stations", 10, 1, 1, HIT)).isEqualTo(new AtSpot.Worker(2, 1, "ben", 5_000));
+        assertThat(at("stations", 10, 1, null, HIT)).isEqualTo(workers(1, 1, 5_000, "ada"));
+        assertThat(at("stations", 10, 1, 1, HIT)).isEqualTo(workers(2, 1, 5_000, "ben"));
         assertThat(at("stations", 28, 1, 1, HIT)).isEqualTo(nobody(AtSpot.Why.NO_ROUND));
-        assertThat(at("stations", 28, 1, 0, HIT)).isEqualTo(new AtSpot.Worker(1, 1, "ada", 23_000));
+        assertThat(at("stations", 28, 1, 0, HIT)).isEqualTo(workers(1, 1, 23_000, "ada"));
     }
 
     @Test
@@ -64,11 +64,24 @@ class AtSpotTest {
     }
 
     @Test
-    void a_watch_goes_by_the_moment_in_the_round() {
-        RunEvent event = new AtSpot.Worker(3, 1, "ada", 8_250)
-                .event(new UUID(0x7000, 1), START, "gate at spot 1", new Tap.Stop(0L));
+    void those_who_share_a_result_share_the_sign_and_a_watch_goes_by_the_moment_in_the_round() {
+        add(0, new What.Go(0, 0L));
+        AtSpot both = at("together", 12, 1, null, HIT);
+        assertThat(both).isEqualTo(workers(1, 1, 7_000, "ada", "ben"));
 
-        assertThat(event.what()).isEqualTo(new What.Tapped(3, 1, "ada", new Tap.Stop(8_250L)));
+        UUID id = new UUID(0x7000, 100);
+        List<RunEvent> hits = ((AtSpot.Workers) both).events(id, START + 12_000, "pad at spot 1", HIT);
+        assertThat(hits)
+                .extracting(RunEvent::what)
+                .containsExactly(new What.Tapped(1, 1, "ada", HIT), new What.Tapped(1, 1, "ben", HIT));
+        assertThat(((AtSpot.Workers) both).events(id, START + 12_000, "pad at spot 1", HIT))
+                .isEqualTo(hits);
+        log.addAll(hits);
+        assertThat(board("together", 13).counts()).containsExactly(new BySpot.Count(1, 1));
+
+        assertThat(workers(3, 1, 8_250, "ada").events(id, START, "gate at spot 1", new Tap.Stop(0L)))
+                .extracting(RunEvent::what)
+                .containsExactly(new What.Tapped(3, 1, "ada", new Tap.Stop(8_250L)));
     }
 
     @Test
@@ -89,6 +102,10 @@ class AtSpotTest {
     private BySpot board(String name, long sec) {
         RunScript script = script(name);
         return BySpot.of(script, new RunLog(script).add(log), START + sec * 1000);
+    }
+
+    private static AtSpot.Workers workers(int segment, int take, long offsetMs, String... pupilIds) {
+        return new AtSpot.Workers(segment, take, List.of(pupilIds), offsetMs);
     }
 
     private static AtSpot nobody(AtSpot.Why why) {

@@ -68,8 +68,8 @@ public class RunFeed {
                 .add(known.stream().filter(e -> e.atMs() <= atMs).toList());
         AtSpot at = AtSpot.of(script, log, atMs, heard.place(), heard.tap());
         if (at instanceof AtSpot.Nobody nobody) return Optional.of(nobody.why());
-        AtSpot.Worker worker = (AtSpot.Worker) at;
-        runs.feed(runId, accountId, worker.event(heard.id(), atMs, heard.device(), heard.tap()));
+        AtSpot.Workers workers = (AtSpot.Workers) at;
+        runs.feed(runId, accountId, workers.events(heard.id(), atMs, heard.device(), heard.tap()));
         return Optional.empty();
     }
 

@@ -150,12 +150,12 @@ public class RunService {
         return sent.stream().map(RunEvent::id).toList();
     }
 
-    /** One that a device heard, for the account that paired it. */
+    /** What a device heard, for the account that paired it. */
     @Transactional(propagation = Propagation.SUPPORTS)
-    void feed(UUID runId, UUID accountId, RunEvent event) {
-        event.checkAgainst(sheets.of(runId).script());
+    void feed(UUID runId, UUID accountId, List<RunEvent> heard) {
+        heard.forEach(e -> e.checkAgainst(sheets.of(runId).script()));
         going.tapped();
-        appends.keep(new Append(runId, accountId, List.of(event)));
+        appends.keep(new Append(runId, accountId, heard));
     }
 
     private record Append(UUID runId, UUID accountId, List<RunEvent> sent) {}
