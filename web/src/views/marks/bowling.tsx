@@ -5,6 +5,7 @@ import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { noBall, zone as zoneWords } from "../../words-marks";
 import type { Given } from "./given";
+import { KeepGame, type KeptAs, notKept } from "./keep-game";
 import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
@@ -12,7 +13,13 @@ import { type Said, Working } from "./working";
 
 const t = textsOf("marks", saidMarks);
 
-type V = { batter: string; bowler: string; batHand: string; bowlerHasBall: boolean; balls: ZoneBall[] };
+type V = {
+  batter: string;
+  bowler: string;
+  batHand: string;
+  bowlerHasBall: boolean;
+  balls: ZoneBall[];
+} & KeptAs;
 type Zone = ZoneBall["zone"];
 
 /** The umpire's ledger: one tap a ball beside a drawn batter. */
@@ -24,6 +31,7 @@ export function BowlingWorking({ given }: { given: Given }) {
     batHand: "RIGHT",
     bowlerHasBall: false,
     balls: [],
+    ...notKept,
   });
   const [also, setAlso] = useState({ bounced: false, jerkyArm: false, footOver: false });
   const { answer, must, problem } = useReckon<BowlingSheet>("bowling-sheet", {
@@ -35,6 +43,8 @@ export function BowlingWorking({ given }: { given: Given }) {
     change({ balls: [...v.balls, { batter: v.batter, bowler: v.bowler, zone, ...also }] });
     setAlso({ bounced: false, jerkyArm: false, footOver: false });
   };
+  const bowlers = [...new Set(v.balls.map((b) => b.bowler))];
+  const known = pupilsByName(bowlers, given);
   const names = (now: string) => [...new Set([now, ...pupils])].map((n) => ({ value: n, text: n }));
   return (
     <Working
@@ -69,12 +79,28 @@ export function BowlingWorking({ given }: { given: Given }) {
               type="button"
               className="btn btn-small"
               disabled={v.balls.length === 0}
-              onClick={() => change({ balls: [] })}
+              onClick={() => change({ balls: [], ...notKept })}
             >
               {t("bowling.newInnings")}
             </button>
           </div>
           {answer && <Ledger answer={answer} v={v} />}
+          <KeepGame
+            given={given}
+            measure="NO_BALLS"
+            players={Object.keys(known).length}
+            left={bowlers.filter((b) => !known[b])}
+            ready={v.balls.length > 0}
+            kept={v}
+            far={v.balls.length}
+            game={(kept) => ({
+              type: "BOWLING",
+              ...kept,
+              sheet: { balls: v.balls, batterNow: v.batter, bowlerNow: v.bowler },
+              bowlers: known,
+            })}
+            onKept={change}
+          />
         </>
       }
       controls={
@@ -138,6 +164,16 @@ export function BowlingWorking({ given }: { given: Given }) {
       cautions={["SWING_CLEARANCE", "HARD_BALL_FACE", "PROTECTIVE_GEAR", "LOOSE_BALLS"]}
     />
   );
+}
+
+/** The pupils of some names; a name that two of the class have is nobody's. */
+function pupilsByName(names: string[], given: Given): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const n of names) {
+    const called = given.chosen?.pupils.filter((p) => p.name === n) ?? [];
+    if (called.length === 1 && called[0]) found[n] = called[0].id;
+  }
+  return found;
 }
 
 const W = 620;

@@ -3,6 +3,7 @@ import { small, type Units } from "../../lengths";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { pointsWhy } from "../../words-marks";
+import type { Player } from "./jack-values";
 
 const t = textsOf("marks", saidMarks);
 
@@ -11,6 +12,7 @@ export function Balls({
   sheet,
   units,
   name,
+  player,
   onChange,
   must,
 }: {
@@ -18,6 +20,7 @@ export function Balls({
   sheet: JackMatch["ends"][number];
   units: Units;
   name: (s: string) => string;
+  player: (side: Player, n: number) => string;
   onChange: (end: MatchEnd) => void;
   must: (i: number) => string | undefined;
 }) {
@@ -42,7 +45,7 @@ export function Balls({
             // biome-ignore lint/suspicious/noArrayIndexKey: balls keep the order in which they were played
             <tr key={i} className="border-t border-rule">
               <th scope="row" className="py-1 font-normal">
-                {i + 1}. {name(b.side)} {b.player}
+                {i + 1}. {name(b.side)}, {player(b.side, b.player)}
                 {b.outOfTurn && <span className="text-alert"> {t("jackLists.outOfTurn")}</span>}
               </th>
               <td>

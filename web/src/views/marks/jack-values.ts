@@ -1,4 +1,5 @@
 import type { MatchEnd } from "../../api/types";
+import type { KeptAs } from "./keep-game";
 
 export type Player = "A" | "B";
 export type V = {
@@ -20,7 +21,10 @@ export type V = {
   timeCapSec: number | null;
   playedSec: number | null;
   ends: MatchEnd[];
-};
+  /** ids of pupils, captain first; "" for nobody of the class */
+  seatsA: string[];
+  seatsB: string[];
+} & KeptAs;
 
 export const colour: Record<Player, string> = { A: "var(--throw)", B: "var(--handle)" };
 /** Players a side and balls each, by format. */

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JackMatch, MatchEnd } from "../../api/types";
+import type { JackMatch, KeptGame, MatchEnd } from "../../api/types";
 import { small, type Units } from "../../lengths";
 import { clock, count } from "../../words";
 import saidMarks from "../../words/marks.json";
@@ -8,7 +8,9 @@ import { nextWhy, pointsWhy } from "../../words-marks";
 import type { Given } from "./given";
 import { Green } from "./jack-ground";
 import { Balls, Ends } from "./jack-lists";
+import { Seats, seatsOf } from "./jack-seats";
 import { colour, empty, formats, type Player, type V } from "./jack-values";
+import { KeepGame, notKept } from "./keep-game";
 import { NumberRow } from "./length-field";
 import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
@@ -39,8 +41,11 @@ export function JackWorking({ given }: { given: Given }) {
     timeCapSec: null,
     playedSec: 0,
     ends: [empty],
+    seatsA: [],
+    seatsB: [],
+    ...notKept,
   });
-  const { answer, must, problem } = useReckon<JackMatch>("jack-match", {
+  const sheetAsk = {
     playersA: v.playersA,
     playersB: v.playersB,
     ballsPerPlayer: v.ballsPerPlayer,
@@ -56,8 +61,13 @@ export function JackWorking({ given }: { given: Given }) {
     timeCapSec: v.timeCapSec,
     playedSec: v.playedSec,
     ends: v.ends,
-  });
+  };
+  const { answer, must, problem } = useReckon<JackMatch>("jack-match", sheetAsk);
   const name = (side: string) => (side === "A" ? v.nameA : v.nameB) || side;
+  const pupil = (id: string) => given.chosen?.pupils.find((p) => p.id === id)?.name;
+  /** A player by name where that is known. */
+  const player = (side: Player, n: number) => pupil(seatsOf(v, side)[n - 1] ?? "") ?? `player ${n}`;
+  const seated = (side: Player) => seatsOf(v, side).filter((id) => pupil(id));
   const [picked, setPicked] = useState<Player>();
   const lastEnd = v.ends[v.ends.length - 1] ?? empty;
   const setLast = (end: MatchEnd) => change({ ends: [...v.ends.slice(0, -1), end] });
@@ -114,7 +124,7 @@ export function JackWorking({ given }: { given: Given }) {
           />
         </>
       }
-      said={answer ? told(answer, v, name, units) : []}
+      said={answer ? told(answer, v, name, player, units) : []}
       aside={
         <>
           <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
@@ -158,7 +168,7 @@ export function JackWorking({ given }: { given: Given }) {
               type="button"
               className="btn btn-small"
               disabled={v.ends.length === 1 && lastEnd.balls.length === 0}
-              onClick={() => change({ ends: [empty], playedSec: 0 })}
+              onClick={() => change({ ends: [empty], playedSec: 0, ...notKept })}
             >
               {t("jack.newMatch")}
             </button>
@@ -169,11 +179,30 @@ export function JackWorking({ given }: { given: Given }) {
               sheet={sheet}
               units={units}
               name={name}
+              player={player}
               onChange={setLast}
               must={(i) => must(`ends[${v.ends.length - 1}].balls[${i}].distanceCm`)}
             />
           )}
           {answer && <Ends answer={answer} name={name} />}
+          <KeepGame
+            given={given}
+            measure="MATCH"
+            prefer={(m) => m.type === "MATCH" && m.targetScore === v.targetScore}
+            players={seated("A").length + seated("B").length}
+            left={[]}
+            ready={!!answer?.ends.some((e) => e.complete)}
+            kept={v}
+            far={v.ends.reduce((n, e) => n + e.balls.length + 1, 0)}
+            game={(kept) => ({
+              type: "JACK",
+              ...kept,
+              sheet: sheetAsk as Extract<KeptGame, { type: "JACK" }>["sheet"],
+              sideA: seated("A"),
+              sideB: seated("B"),
+            })}
+            onKept={change}
+          />
         </>
       }
       controls={
@@ -220,6 +249,7 @@ export function JackWorking({ given }: { given: Given }) {
               ]}
               onPick={(tossWonBy) => change({ tossWonBy })}
             />
+            <Seats given={given} v={v} name={name} change={change} />
             <button
               type="button"
               className="btn btn-small"
@@ -291,7 +321,7 @@ export function JackWorking({ given }: { given: Given }) {
         </>
       }
       measures={(sheet?.balls ?? []).map((b, i) => ({
-        what: `Ball ${i + 1}, ${name(b.side)} ${b.player}, from the jack`,
+        what: `Ball ${i + 1}, ${name(b.side)}, ${player(b.side, b.player)}, from the jack`,
         m: b.distanceCm / 100,
       }))}
       materials={[
@@ -330,7 +360,13 @@ function Score({ v, answer, name }: { v: V; answer: JackMatch | undefined; name:
   );
 }
 
-function told(a: JackMatch, v: V, name: (s: string) => string, units: Units): Said[] {
+function told(
+  a: JackMatch,
+  v: V,
+  name: (s: string) => string,
+  player: (side: Player, n: number) => string,
+  units: Units,
+): Said[] {
   const said: Said[] = [];
   const end = a.ends[a.ends.length - 1];
   if (a.winner) {
@@ -347,7 +383,7 @@ function told(a: JackMatch, v: V, name: (s: string) => string, units: Units): Sa
     said.push({ text: `The end is complete. ${name(a.jackSide)} have the jack in the next one.` });
   else if (a.next)
     said.push({
-      text: `${name(a.next.side)}, player ${a.next.player}, ball ${a.next.ballNumber}: ${nextWhy[a.next.why]}.`,
+      text: `${name(a.next.side)}, ${player(a.next.side, a.next.player)}, ball ${a.next.ballNumber}: ${nextWhy[a.next.why]}.`,
     });
   if (end && end.balls.length > 0) {
     const lead =

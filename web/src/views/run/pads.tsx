@@ -148,7 +148,7 @@ export function Pads({
               best: crew.workers.length > 1 ? undefined : bestBefore(run, played, round, first),
               tap: (tap) => tapFor(crew, tap),
               sides: { A: name(onSide("A")), B: name(onSide("B")) },
-              players: { A: onSide("A").length, B: onSide("B").length },
+              players: { A: onSide("A").map((id) => name([id])), B: onSide("B").map((id) => name([id])) },
             };
             return (
               <PadFrame

@@ -24,8 +24,8 @@ export function MatchPad({ taps, open, tap, sides: name, players, measure, worke
   const [moving, setMoving] = useState(false);
   const { answer } = useReckon<MatchSoFar>("match-so-far", {
     rules: measure,
-    playersA: Math.max(1, players.A),
-    playersB: Math.max(1, players.B),
+    playersA: Math.max(1, players.A.length),
+    playersB: Math.max(1, players.B.length),
     // In steps, so that the same question is not asked anew with every second.
     playedSec: measure.timeCapSec === null ? 0 : 10 * Math.floor(workedMs() / 10_000),
     taps,
@@ -58,8 +58,8 @@ export function MatchPad({ taps, open, tap, sides: name, players, measure, worke
           </p>
         ) : (
           <>
-            {taps.length === 0 && <Toss name={name} open={open} tap={tap} />}
-            <Turn answer={answer} name={name} />
+            {taps.length === 0 && <Toss name={name} players={players} open={open} tap={tap} />}
+            <Turn answer={answer} name={name} players={players} />
             <div className="flex flex-wrap items-center gap-2">
               <Choice
                 label={t("match.thisBall")}
@@ -113,7 +113,8 @@ function Ends({ taps }: { taps: Tap[] }) {
 
 type Part = { name: Sides; open: boolean; tap: (tap: Tap) => void };
 
-function Toss({ name, open, tap }: Part) {
+function Toss({ name, players, open, tap }: Part & { players: PadProps["players"] }) {
+  const captains = [players.A, players.B].filter((side) => side.length > 1).map((side) => side[0]);
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span>{t("match.toss")}</span>
@@ -128,11 +129,16 @@ function Toss({ name, open, tap }: Part) {
           <SideGlyph side={side} /> {name[side]}
         </button>
       ))}
+      {captains.length > 0 && (
+        <span className="basis-full text-sm text-mist">{t("match.captains", { names: captains.join(", ") })}</span>
+      )}
     </div>
   );
 }
 
-function Turn({ answer, name }: { answer: MatchSoFar | undefined; name: Sides }) {
+type TurnProps = { answer: MatchSoFar | undefined; name: Sides; players: PadProps["players"] };
+
+function Turn({ answer, name, players }: TurnProps) {
   if (!answer) return null;
   const { sheet, lying } = answer;
   const { next } = sheet;
@@ -142,7 +148,7 @@ function Turn({ answer, name }: { answer: MatchSoFar | undefined; name: Sides })
       {next && lying.length === 0 && t("match.first", { who: name[next.side] })}
       {next &&
         lying.length > 0 &&
-        `${t("match.plays", { who: name[next.side], player: next.player, ball: next.ballNumber })} ${t(`match.why.${next.why}`)}`}
+        `${t("match.plays", { who: players[next.side][next.player - 1] ?? name[next.side], ball: next.ballNumber })} ${t(`match.why.${next.why}`)}`}
     </p>
   );
 }
@@ -175,7 +181,7 @@ function ByEye({ measure, name, players, open, tap }: Part & { measure: Of<"MATC
         <p key={side} className="flex flex-wrap items-center gap-1">
           <SideGlyph side={side} />
           {Array.from(
-            { length: Math.min(MOST_BY_EYE, measure.ballsPerPlayer * Math.max(1, players[side])) },
+            { length: Math.min(MOST_BY_EYE, measure.ballsPerPlayer * Math.max(1, players[side].length)) },
             (_, i) => i + 1,
           ).map((n) => (
             <button

@@ -26,8 +26,8 @@ export type PadProps<M = Measure> = {
   tap: (tap: Tap) => void;
   /** who plays on each side, where there are sides */
   sides: { A: string; B: string };
-  /** and how many they are */
-  players: { A: number; B: number };
+  /** each of them by name, captain first */
+  players: { A: string[]; B: string[] };
 };
 
 /** The frame of a pad: name, key, body, and what takes its last tap back. */

@@ -159,6 +159,19 @@ class MarksJourneyTest {
         browser.press("Next end");
         browser.seeText("Orange, player 1, ball 1: they have the jack");
         assertThat(browser.see("[data-testid=ends]").getText()).contains("One point for each ball nearer");
+
+        browser.seeText("Who plays, by name").click();
+        browser.choose("Blue, captain", "Amaru T.");
+        browser.choose("Orange, captain", "Cosmo V.");
+        browser.seeText("Orange, Cosmo V., ball 1: they have the jack");
+        browser.press("Keep it for 2 pupils");
+        browser.seeText("On the pages of 2 pupils");
+        String kept = browser.await("the address to say so", d -> {
+            String at = d.getCurrentUrl();
+            return at != null && at.contains("keptFor=2") ? at : null;
+        });
+        browser.open(kept.replaceAll("^https?://[^/]*", ""));
+        browser.seeText("On the pages of 2 pupils");
     }
 
     @Test
@@ -173,6 +186,8 @@ class MarksJourneyTest {
         browser.press("Fair");
         browser.seeText("A fair ball.");
         browser.seeText("1 half score given away.");
+        browser.press("Keep it for 2 pupils");
+        browser.seeText("On the pages of 2 pupils");
     }
 
     @Test

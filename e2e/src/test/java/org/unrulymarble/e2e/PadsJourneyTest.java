@@ -74,7 +74,7 @@ class PadsJourneyTest {
                     browser.choose("The next ball", "foot over");
                     layOnGround(4);
                     // A dead ball lies for nobody.
-                    browser.seeText("Amaru T. plays, player 1, ball 1");
+                    browser.seeText("Amaru T. plays, ball 1");
                     layOnGround(30);
                     browser.seeText("The other side is nearest.");
                     browser.press("As it lies: Amaru T. 1");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -72,6 +73,46 @@ class RecordApiTest {
         assertThat(api.post(path, body.formatted(was + 1, was, false, "it was as it was"))
                         .status())
                 .isEqualTo(204);
+    }
+
+    @Test
+    void a_game_from_a_sheet_is_kept_once_for_those_of_the_class_who_played() {
+        JsonNode pupils = api.get("/api/classes/" + classId).body().get("pupils");
+        String other = pupils.get(1).get("id").stringValue();
+        String foreign = api.get("/api/classes/" + api.id("/api/classes", "Turnstone 6"))
+                .body()
+                .at("/pupils/0/id")
+                .stringValue();
+        String game = """
+                {"type":"BOWLING","id":"%s","on":"%s","ladderId":"bowl-at-rings","rungId":"%s","sheet":{"balls":[
+                {"batter":"B","bowler":"X","zone":"FAIR","bounced":false,"jerkyArm":false,"footOver":false},
+                {"batter":"B","bowler":"Y","zone":"HIGH","bounced":false,"jerkyArm":false,"footOver":false}],
+                "batterNow":"B","bowlerNow":"Y"},"bowlers":{"X":"%s","Y":"%s"}}""";
+        String path = "/api/classes/" + classId + "/games";
+        UUID id = UUID.randomUUID();
+        LocalDate today = LocalDate.now();
+        int before = record().get("rounds").intValue();
+
+        assertThat(api.post(path, game.formatted(id, today, "past-a-batter", pupil, foreign))
+                        .badFields())
+                .containsExactly("pupilIds");
+        assertThat(api.post(path, game.formatted(id, today, "near-rings", pupil, other))
+                        .badFields())
+                .containsExactly("rungId");
+        assertThat(api.post(path, game.formatted(id, today.plusDays(1), "past-a-batter", pupil, other))
+                        .badFields())
+                .containsExactly("on");
+        String right = game.formatted(id, today, "past-a-batter", pupil, other);
+        assertThat(api.post(path, right).body().get("kept").intValue()).isEqualTo(2);
+        String playedOn = right.replace("\"bowler\":\"Y\",\"zone\":\"HIGH\"", "\"bowler\":\"X\",\"zone\":\"FAIR\"")
+                .replace(",\"Y\":\"" + other + "\"", "");
+        assertThat(api.post(path, playedOn).body().get("kept").intValue())
+                .as("played on and kept again it is the same game")
+                .isEqualTo(1);
+
+        assertThat(record().get("rounds").intValue()).isEqualTo(before + 1);
+        assertThat(record().get("attempts").valueStream().map(a -> a.get("attempt")))
+                .anySatisfy(a -> assertThat(a.toString()).contains("\"rungId\":\"past-a-batter\"", "\"hits\":2"));
     }
 
     @Test

@@ -85,8 +85,15 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
 
     long countByPupilId(UUID pupilId);
 
-    @Query("select p.id from Pupil p where p.schoolClass.id = :classId")
-    Set<UUID> pupilsOf(UUID classId);
+    /** Which class a pupil is in. */
+    interface InClass {
+        UUID getPupilId();
+
+        UUID getClassId();
+    }
+
+    @Query("select p.id as pupilId, p.schoolClass.id as classId from Pupil p where p.id in :pupilIds")
+    List<InClass> classesOf(Collection<UUID> pupilIds);
 
     @Query("select a.id from AttemptRow a where a.id in :ids")
     List<UUID> known(Collection<UUID> ids);
@@ -172,6 +179,10 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query(
             "select distinct new org.unrulymarble.server.record.LadderRecordRow$Key(a.pupilId, a.ladderId) from AttemptRow a where a.runId = :runId")
     Set<LadderRecordRow.Key> keysOfRun(UUID runId);
+
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query("delete from AttemptRow a where a.id in :ids")
+    void deleteThese(Collection<UUID> ids);
 
     @Modifying
     @Query("delete from AttemptRow a where a.runId = :runId")

@@ -3,20 +3,26 @@ package org.unrulymarble.server.record;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Attempt;
+import org.unrulymarble.core.record.KeptGame;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
+import org.unrulymarble.server.store.SchoolClass;
 
 /** What is changed by hand: results typed in, corrected or confirmed, where a pupil stands, and how a class decides. Only by the class's teacher. */
 @Service
@@ -98,6 +104,38 @@ class ByHand {
                                 Boolean.TRUE.equals(typed.trial())),
                         detail,
                         List.of())));
+    }
+
+    /** @param kept how many rounds are in the record now */
+    record GameInRecord(int kept) {}
+
+    /**
+     * A game that was kept on a sheet, into the record of its class; all of it or nothing. Kept again after it was played on, it takes the place of what
+     * it was.
+     *
+     * @throws Refused for pupils of another class, a rung that is not scored so, and a game without an end
+     */
+    GameInRecord keep(UUID classId, KeptGame game) {
+        SchoolClass c = access.teach(classId);
+        LocalDate today = LocalDate.now(clock);
+        Set<String> there = c.pupils().stream().map(p -> p.id().toString()).collect(Collectors.toSet());
+        Rung rung = ladders.catalogue().rung(game.ladderId(), game.rungId()).orElse(null);
+        new Checks()
+                .that(!game.on().isAfter(today), "on", Fault.Rule.RANGE, today.minusYears(10), today)
+                .that(rung != null, "rungId", Fault.Rule.UNKNOWN, game.rungId())
+                .that(
+                        rung == null || game.scoredBy().isInstance(rung.measure()),
+                        "rungId",
+                        Fault.Rule.KIND,
+                        "a rung that is scored so")
+                .that(there.containsAll(game.pupilIds()), "pupilIds", Fault.Rule.KIND, "pupils of this class")
+                .done();
+        List<Attempt> rounds = game.attempts(rung);
+        new Checks()
+                .that(!rounds.isEmpty(), "sheet", Fault.Rule.KIND, "played to an end")
+                .done();
+        records.replace(classId, there.stream().map(game::roundId).collect(Collectors.toSet()), rounds);
+        return new GameInRecord(rounds.size());
     }
 
     void correct(UUID id, Correction.Wanted wanted) {

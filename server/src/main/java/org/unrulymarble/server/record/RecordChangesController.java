@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.unrulymarble.core.record.KeptGame;
 
 /** What is changed by hand: results typed in, corrected or confirmed, where a pupil stands, and how a class decides. Only by the class's teacher. */
 @RestController
@@ -26,6 +27,13 @@ class RecordChangesController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void typeIn(@PathVariable UUID id, @RequestBody ByHand.TypedIn typed) {
         byHand.typeIn(id, typed);
+    }
+
+    /** A game from a sheet of Marks. */
+    @PostMapping("/classes/{id}/games")
+    @ResponseStatus(HttpStatus.CREATED)
+    ByHand.GameInRecord keep(@PathVariable UUID id, @RequestBody KeptGame game) {
+        return byHand.keep(id, game);
     }
 
     @PostMapping("/attempts/{id}/corrections")

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Ladder;
@@ -64,18 +65,19 @@ public class RecordService {
         remarks.findByRunId(runId).forEach(r -> r.key().ifPresent(touched::add));
         rows.deleteOfRun(runId);
         remarks.deleteOfRun(runId);
-        // Who was erased since the run has no page to record it on.
-        Set<String> here = rows.pupilsOf(classId).stream().map(UUID::toString).collect(Collectors.toSet());
+        // Who was erased since the run has no page to record it on; who changed class since has it in the other one.
+        Map<String, UUID> classOf = classesOf(Stream.concat(
+                attempts.stream().map(Attempt::pupilId), said.stream().map(PupilRemark::pupilId)));
         List<RemarkRow> heard = said.stream()
-                .filter(r -> here.contains(r.pupilId()))
-                .map(r -> new RemarkRow(classId, runId, r))
+                .filter(r -> classOf.containsKey(r.pupilId()))
+                .map(r -> new RemarkRow(classOf.get(r.pupilId()), runId, r))
                 .toList();
         remarks.saveAll(heard);
         heard.forEach(r -> r.key().ifPresent(touched::add));
         Instant now = clock.instant();
         List<AttemptRow> fresh = attempts.stream()
-                .filter(a -> here.contains(a.pupilId()))
-                .map(a -> new AttemptRow(classId, runId, a, now))
+                .filter(a -> classOf.containsKey(a.pupilId()))
+                .map(a -> new AttemptRow(classOf.get(a.pupilId()), runId, a, now))
                 .toList();
         // What was corrected before stays corrected: the last correction of a round is the last word on it.
         Map<UUID, AttemptRow> byId = fresh.stream().collect(Collectors.toMap(AttemptRow::getId, r -> r));
@@ -86,7 +88,21 @@ public class RecordService {
         rows.saveAll(fresh);
         touched.addAll(keys(fresh));
         rows.flush();
-        ladderRecords.changed(classId, touched);
+        Map<String, UUID> nowIn =
+                classesOf(touched.stream().map(key -> key.pupilId().toString()));
+        touched.stream()
+                .collect(Collectors.groupingBy(
+                        key -> nowIn.getOrDefault(key.pupilId().toString(), classId), Collectors.toSet()))
+                .forEach(ladderRecords::changed);
+    }
+
+    /** In which class each of them is; those who were erased are absent. */
+    private Map<String, UUID> classesOf(Stream<String> pupilIds) {
+        Set<UUID> ids = pupilIds.map(UUID::fromString).collect(Collectors.toSet());
+        return ids.isEmpty()
+                ? Map.of()
+                : rows.classesOf(ids).stream()
+                        .collect(Collectors.toMap(p -> p.getPupilId().toString(), AttemptRows.InClass::getClassId));
     }
 
     private static Set<Key> keys(List<AttemptRow> attempts) {
@@ -131,6 +147,14 @@ public class RecordService {
         return corrections.findByPupilIdOrderByCorrectedAtAsc(pupilId).stream()
                 .map(CorrectionRow::told)
                 .toList();
+    }
+
+    /** Adds attempts that belong to no run, in the place of those of these ids. */
+    void replace(UUID classId, Set<UUID> before, List<Attempt> attempts) {
+        Set<Key> touched = keys(rows.findAllById(before));
+        rows.deleteThese(before);
+        add(classId, attempts);
+        ladderRecords.changed(classId, touched);
     }
 
     /** Adds attempts that belong to no run kept here. */

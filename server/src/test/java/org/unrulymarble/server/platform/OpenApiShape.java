@@ -24,6 +24,7 @@ import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.edit.Edit;
+import org.unrulymarble.core.record.KeptGame;
 import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.begin.Where;
 
@@ -33,7 +34,15 @@ public class OpenApiShape {
 
     /** Each is one of several records, told apart by {@code type}. */
     private static final List<Class<?>> VARIANTS = List.of(
-            What.class, Tap.class, Measure.class, Gate.class, Detail.class, BlockDose.class, Edit.class, Where.class);
+            What.class,
+            Tap.class,
+            Measure.class,
+            Gate.class,
+            Detail.class,
+            BlockDose.class,
+            Edit.class,
+            Where.class,
+            KeptGame.class);
 
     private static final Set<String> VARIANT_NAMES = VARIANTS.stream()
             .flatMap(of -> Arrays.stream(of.getAnnotation(JsonSubTypes.class).value())
