@@ -14,6 +14,8 @@ export function useClassChoice(all: SchoolClass[]): Choice {
     all,
     chosen: all.find((c) => c.id === id) ?? mostPupils,
     choose: (next) => {
+      // A lesson that was handed over belongs to no class of one's own.
+      if (!all.some((c) => c.id === next)) return;
       localStorage.setItem(KEY, next);
       setId(next);
     },

@@ -6,9 +6,11 @@ import type {
   BeginFrom,
   Challenge,
   ClassRecord,
+  Colleague,
   DayTaught,
   DiskRoom,
   FitLine,
+  HandOver,
   HelperName,
   HomeByLink,
   HomeView,
@@ -120,6 +122,23 @@ export const ladderHere = (ladderId: string, query: string) =>
     queryKey: ["fits", query, ladderId],
     queryFn: () => api<LadderHere>("GET", `/fits/${ladderId}?${query}`),
   });
+
+/** Lessons that others handed over for today. */
+export const handedToday = queryOptions({
+  queryKey: ["lessons", "handed"],
+  queryFn: () => api<LessonLine[]>("GET", "/lessons/handed"),
+});
+
+export const handOvers = (lessonId: string) =>
+  queryOptions({
+    queryKey: ["hand-overs", lessonId],
+    queryFn: () => api<HandOver[]>("GET", `/lessons/${lessonId}/hand-overs`),
+  });
+
+export const colleagues = queryOptions({
+  queryKey: ["people", "colleagues"],
+  queryFn: () => api<Colleague[]>("GET", "/people/colleagues"),
+});
 
 export const lessons = (classId: string) =>
   queryOptions({

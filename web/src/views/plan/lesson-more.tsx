@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, type ReactNode, useState } from "react";
+import { useState } from "react";
 import { api, type Problem } from "../../api/client";
 import type { LessonLine } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
@@ -10,15 +10,18 @@ import { NumberField } from "../../ui/fields";
 import { Failed } from "../../ui/states";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { HandOverLesson } from "./hand-over";
+import { Part } from "./lesson-part";
 
 const t = texts("plan");
 
-/** What can be done with a whole lesson: copied once or every week, moved with all later ones, deleted. */
+/** What can be done with a whole lesson: copied once or every week, moved with all later ones, handed over, deleted. */
 export function LessonMore(props: { lesson: LessonLine; onDone: () => void; onGone: () => void }) {
   return (
     <div className="space-y-6">
       <CopyLesson {...props} />
       <MoveLesson {...props} />
+      {props.lesson.audience === "CLASS" && <HandOverLesson lesson={props.lesson} />}
       <DeleteLesson {...props} />
     </div>
   );
@@ -35,19 +38,6 @@ function useLessons<Sent>(send: (sent: Sent) => Promise<unknown>, then: () => vo
       then();
     },
   });
-}
-
-function Part({ title, onSend, children }: { title: string; onSend: () => void; children: ReactNode }) {
-  const send = (e: FormEvent) => {
-    e.preventDefault();
-    onSend();
-  };
-  return (
-    <form onSubmit={send} aria-label={title}>
-      <h3 className="font-bold">{title}</h3>
-      <div className="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-2">{children}</div>
-    </form>
-  );
 }
 
 function CopyLesson({ lesson }: { lesson: LessonLine }) {

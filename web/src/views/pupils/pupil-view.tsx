@@ -9,6 +9,7 @@ import { AttemptsOfPupil } from "./attempts-of-pupil";
 import { DataOfPupil } from "./data-of-pupil";
 import { LadderOfPupil } from "./ladder-of-pupil";
 import { Matters } from "./matters";
+import { PlaceOfPupil } from "./place-of-pupil";
 import { SaidAndSeen } from "./said-and-seen";
 
 const t = texts("pupils");
@@ -85,6 +86,7 @@ export function PupilView() {
         </>
       )}
       <SaidAndSeen record={record.data} catalogue={catalogue.data} />
+      {mayChange && <PlaceOfPupil record={record.data} />}
       {mayChange && <DataOfPupil record={record.data} />}
     </>
   );

@@ -22,11 +22,17 @@ const told: Record<AuditEntry["kind"], string> = {
   ACCOUNT_CLOSED: "closed the account of",
   ACCOUNT_OPENED: "opened again the account of",
   HELPERS_CHANGED: "changed who helps in a class",
+  LESSON_HANDED_OVER: "handed a lesson over for a day to",
+  LESSON_TAKEN_BACK: "took a lesson back from",
   PUPIL_LOOKED_AT: "looked at a pupil’s record",
   PUPIL_EXPORTED: "exported a pupil’s data",
   CLASS_EXPORTED: "exported a class",
   ALL_EXPORTED: "exported everything of their own",
   PUPIL_ERASED: "erased a pupil",
+  PUPIL_MOVED: "moved a pupil to another class",
+  PUPIL_LEFT: "put a pupil out of a class, record kept",
+  PUPIL_BACK: "took a pupil back into a class",
+  CLASS_GIVEN: "gave a class for good to",
   WALL_OPENED: "opened a wall face",
   WALL_CLOSED: "closed a wall face",
   DEVICES_OPENED: "opened a run to devices",
@@ -108,7 +114,12 @@ function About({ entry, people }: { entry: AuditEntry; people: Person[] }) {
   return (
     <>
       {person ? person.displayName : <span className="text-sm text-soft">{id}</span>}
-      {word && ` to ${word.toLowerCase()}`}
+      {word &&
+        (entry.kind === "ROLE_CHANGED" ? (
+          ` to ${word.toLowerCase()}`
+        ) : (
+          <span className="ml-1 text-sm text-soft">{word}</span>
+        ))}
     </>
   );
 }

@@ -1,15 +1,17 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { classes as classesQuery, helpers as helpersQuery, session } from "../../api/queries";
 import type { ClassDoc, SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
-import { count } from "../../words";
+import { count, day } from "../../words";
 import { texts } from "../../words/texts";
 import { SaveState } from "../plan/save-state";
 import { type ClassDraft, ClassFields } from "./class-fields";
+import { GiveClass } from "./give-class";
 import { RosterSheet } from "./roster-sheet";
 import { useMade } from "./use-made";
 
@@ -160,7 +162,18 @@ function KnownClass({ known }: { known: SchoolClass }) {
               client.invalidateQueries({ queryKey: ["record"] });
             }}
           />
+          <GiveClass known={known} />
           <SaveState plan={kept} />
+        </p>
+      )}
+      {known.left.length > 0 && (
+        <p className="flex flex-wrap gap-x-3 text-soft">
+          <span className="font-semibold">{t("classes.left")}</span>
+          {known.left.map((p) => (
+            <Link key={p.id} to={`/pupils/${p.id}`}>
+              {t("classes.leftOn", { name: p.name, day: day(p.leftOn) })}
+            </Link>
+          ))}
         </p>
       )}
     </fieldset>

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, Navigate } from "react-router";
-import { classRecord, homeWaiting, ladders, lesson, lessons, openRuns } from "../../api/queries";
+import { classRecord, handedToday, homeWaiting, ladders, lesson, lessons, openRuns } from "../../api/queries";
 import type { ClassRecord, Ladder, LessonLine, Who } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
@@ -20,6 +20,9 @@ const t = texts("today");
 export function Today({ who }: { who: Who }) {
   const { chosen } = useChosenClass();
   const runs = useQuery(openRuns);
+  const handed = useQuery(handedToday);
+  if (!chosen && handed.isPending) return <Loading what={t("theNext")} />;
+  if (!chosen && handed.data?.length) return <Handed lessons={handed.data} />;
   if (!chosen && !who.teaches)
     return (
       <Empty title={t("noClass")}>
@@ -40,11 +43,38 @@ export function Today({ who }: { who: Who }) {
           </Link>
         </p>
       ))}
+      <Handed lessons={handed.data ?? []} />
       <NextLesson classId={chosen.id} mayChange={chosen.mayChange} />
       {chosen.mayChange && <FromHome classId={chosen.id} />}
       {chosen.mayChange && <Ready classId={chosen.id} />}
       {chosen.mayChange && <LastTime classId={chosen.id} />}
     </div>
+  );
+}
+
+/** What somebody else's class is given today. */
+function Handed({ lessons: some }: { lessons: LessonLine[] }) {
+  if (some.length === 0) return null;
+  return (
+    <section aria-labelledby="handed">
+      <h2 id="handed">{t("handed")}</h2>
+      <ul className="mt-1 divide-y divide-rule border-y border-rule">
+        {some.map((l) => (
+          <li key={l.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+            <span className="mr-auto">
+              <strong>{l.name}</strong>{" "}
+              <span className="text-soft">
+                {t("handedLine", { className: l.className, space: l.spaceName, minutes: l.minutes })}
+              </span>
+            </span>
+            <Link className="btn" to={`/plan/${l.id}`}>
+              {t("openPlan")}
+            </Link>
+            <RunButton lessonId={l.id} />
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

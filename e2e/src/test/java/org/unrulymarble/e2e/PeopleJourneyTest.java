@@ -2,6 +2,7 @@ package org.unrulymarble.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -65,6 +66,49 @@ class PeopleJourneyTest {
         browser.type(browser.labelled("Password"), "nine lamps in the fog");
         browser.press("Sign in");
         browser.seeText("Name and password do not fit together");
+    }
+
+    @Test
+    void a_lesson_is_handed_to_another_teacher_for_a_day_and_taken_back() {
+        Lessons lessons = new Lessons(browser);
+        browser.signIn("okafor");
+        String id = lessons.newLesson("While the teacher is away");
+        String lesson = lessons.get("/api/lessons/" + id).toString();
+        lessons.put(id, lesson.replace("2030-01-08", LocalDate.now().toString()));
+        String more = "[aria-label='Copy, move, hand over or delete While the teacher is away']";
+        browser.open("/plan");
+        browser.see(more).click();
+        browser.choose("Who gives it", "Mr Brambell");
+        browser.press("Hand it over");
+        browser.seeText("Mr Brambell gives it on");
+
+        browser.signIn("brambell");
+        browser.seeText("Handed to you for today");
+        WebElement line = browser.seeText("While the teacher is away").findElement(By.xpath("ancestor::li"));
+        assertThat(line.getText()).contains("Turnstone 6", "20 min");
+        line.findElement(By.linkText("Open the plan")).click();
+        browser.seeText("Turnstone 6 on");
+        assertThat(browser.see("input[aria-label='Minutes']").isEnabled()).isFalse();
+        browser.press("Run it");
+        String run = browser.await("the run", d -> {
+            String at = d.getCurrentUrl();
+            return at != null && at.contains("/run/") ? at : null;
+        });
+
+        browser.signIn("okafor");
+        browser.open("/plan");
+        browser.see(more).click();
+        browser.press("Take it back");
+        browser.await("nobody gives it", d -> !d.getPageSource().contains("gives it on"));
+
+        browser.signIn("brambell");
+        browser.seeText("Net store jack night");
+        assertThat(browser.driver().getPageSource()).doesNotContain("While the teacher is away");
+        browser.driver().get(run);
+        browser.seeText("Not found");
+
+        browser.signIn("okafor");
+        browser.request("DELETE", "/api/lessons/" + id, null);
     }
 
     private List<String> views() {

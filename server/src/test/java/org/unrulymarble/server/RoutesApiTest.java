@@ -50,6 +50,7 @@ class RoutesApiTest {
             "GET /api/classes",
             "POST /api/classes",
             "GET /api/lessons",
+            "GET /api/lessons/handed",
             "GET /api/runs/open",
             "GET /api/export.json",
             "GET /api/export.zip");
@@ -97,6 +98,8 @@ class RoutesApiTest {
         Map<String, String> bodies = new LinkedHashMap<>();
         bodies.put("GET /api/classes/{id}", null);
         bodies.put("PUT /api/classes/{id}", roster);
+        bodies.put("PUT /api/classes/{id}/teacher", "{\"version\":0,\"accountId\":\"%s\"}".formatted(classId));
+        bodies.put("PUT /api/pupils/{id}/place", "{\"classId\":\"%s\",\"here\":false}".formatted(classId));
         bodies.put("GET /api/classes/{id}/record", null);
         bodies.put("GET /api/classes/{id}/ladders/{ladderId}/record", null);
         bodies.put("GET /api/classes/{id}/ranking", null);
@@ -107,6 +110,9 @@ class RoutesApiTest {
         bodies.put("GET /api/classes/{id}/results.csv", null);
         bodies.put("GET /api/classes/{id}/results/progress/{key}", null);
         bodies.put("POST /api/classes/{id}/results", file);
+        bodies.put("POST /api/classes/{id}/games", """
+                {"type":"BOWLING","id":"%s","on":"2026-11-01","ladderId":"bowl-at-rings","rungId":"past-a-batter","sheet":
+                {"balls":[],"batterNow":"A","bowlerNow":"B"},"bowlers":{"B":"%s"}}""".formatted(classId, pupilId));
         bodies.put("GET /api/classes/{id}/roster.csv", null);
         bodies.put("POST /api/classes/{id}/roster", file);
         bodies.put("GET /api/classes/{id}/home", null);
@@ -161,6 +167,11 @@ class RoutesApiTest {
                 "POST /api/lessons/{id}/rehearsed",
                 "{\"lesson\":%s}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
+        bodies.put("GET /api/lessons/{id}/hand-overs", null);
+        bodies.put(
+                "POST /api/lessons/{id}/hand-overs",
+                "{\"accountId\":\"%s\",\"onDay\":\"2027-01-12\"}".formatted(classId));
+        bodies.put("DELETE /api/lessons/{id}/hand-overs/{handOverId}", null);
         bodies.put("POST /api/lessons/{id}/copies", "{\"onDay\":\"2027-01-12\"}");
         bodies.put("POST /api/lessons/{id}/shifted", "{\"days\":7}");
         bodies.put("POST /api/lessons/{id}/back", null);
@@ -275,6 +286,7 @@ class RoutesApiTest {
                 .replace("{ladderId}", "clap-and-collect")
                 .replace("{key}", "00000000-0000-0000-0000-000000000001")
                 .replace("{round}", "0")
+                .replace("{handOverId}", "00000000-0000-0000-0000-000000000001")
                 .replace("{block}", "0");
         return api.send(HttpMethod.valueOf(parts[0]), path, body).status();
     }

@@ -214,6 +214,17 @@ public class AccountService {
                 .toList();
     }
 
+    /** Somebody a lesson can be handed to. */
+    public record Colleague(UUID id, String displayName, boolean teaches) {}
+
+    /** All others who may sign in, by name. */
+    public List<Colleague> colleagues() {
+        return accounts.findAll(Sort.by("displayName")).stream()
+                .filter(a -> a.active() && !a.id().equals(me()))
+                .map(a -> new Colleague(a.id(), a.displayName(), a.role().teaches()))
+                .toList();
+    }
+
     /**
      * Changes an account; with another role or closed, whatever is open with it ends.
      *

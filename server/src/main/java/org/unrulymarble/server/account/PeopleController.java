@@ -77,6 +77,12 @@ class PeopleController {
                 .toList();
     }
 
+    /** For teachers, who may hand a lesson over. */
+    @GetMapping("/colleagues")
+    List<AccountService.Colleague> colleagues() {
+        return SignedIn.now().teaches() ? accounts.colleagues() : List.of();
+    }
+
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     PersonWithCode invite(@RequestBody Invited doc) {

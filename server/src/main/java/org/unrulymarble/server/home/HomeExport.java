@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
@@ -82,12 +83,12 @@ class HomeExport implements Exported, Erased {
     }
 
     @Override
-    public Map<String, Long> kept(UUID classId, UUID pupilId, String name) {
+    public Map<String, Long> kept(Set<UUID> classIds, UUID pupilId, String name) {
         return Map.of("homeCards", cards.countByPupilId(pupilId));
     }
 
     @Override
-    public void erase(UUID classId, UUID pupilId, String name) {
+    public void erase(Set<UUID> classIds, UUID pupilId, String name) {
         // Cards hang on the pupil's row, and what came back on the card: they go with it, and its codes fit no card.
     }
 }

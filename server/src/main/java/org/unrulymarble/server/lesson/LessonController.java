@@ -26,7 +26,6 @@ import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.rehearse.Rehearsal;
-import org.unrulymarble.server.account.SignedIn;
 
 @RestController
 @RequestMapping("/api/lessons")
@@ -109,6 +108,12 @@ class LessonController {
     @GetMapping
     List<LessonLine> all(@RequestParam(required = false) UUID classId) {
         return lines(lessons.all(classId));
+    }
+
+    /** Those that others handed to the asker for today. */
+    @GetMapping("/handed")
+    List<LessonLine> handed() {
+        return lines(lessons.handed());
     }
 
     private List<LessonLine> lines(List<LessonService.Known> all) {
@@ -229,7 +234,7 @@ class LessonController {
                         .toList(),
                 k.name(),
                 k.onDay(),
-                SignedIn.now().teaches(),
+                k.mayChange(),
                 k.lesson(),
                 checked.plan(),
                 checked.findings(),

@@ -3,6 +3,7 @@ package org.unrulymarble.server.lesson;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
@@ -37,28 +38,28 @@ class LessonNames implements Exported, Erased {
     @Override
     @Transactional(readOnly = true)
     public void ofClass(UUID classId, Consumer<Object> row) {
-        of(classId).stream()
+        of(Set.of(classId)).stream()
                 .filter(l -> !l.isGone())
                 .forEach(l ->
                         row.accept(new LessonOut(l.id(), l.name(), l.onDay(), l.spaceId(), json.readTree(l.plan()))));
     }
 
-    private List<LessonRow> of(UUID classId) {
-        return rows.findByClassId(classId);
+    private List<LessonRow> of(Set<UUID> classIds) {
+        return classIds.stream().flatMap(id -> rows.findByClassId(id).stream()).toList();
     }
 
     @Override
-    public Map<String, Long> kept(UUID classId, UUID pupilId, String name) {
+    public Map<String, Long> kept(Set<UUID> classIds, UUID pupilId, String name) {
         return Map.of(
                 "notes",
-                of(classId).stream()
+                of(classIds).stream()
                         .filter(l -> l.plan().contains(inJson(name)))
                         .count());
     }
 
     @Override
-    public void erase(UUID classId, UUID pupilId, String name) {
-        for (LessonRow l : of(classId))
+    public void erase(Set<UUID> classIds, UUID pupilId, String name) {
+        for (LessonRow l : of(classIds))
             if (l.plan().contains(inJson(name)))
                 l.change(l.name(), l.onDay(), l.spaceId(), l.plan().replace(inJson(name), GONE));
     }

@@ -49,6 +49,7 @@ public class LessonService {
 
     private final LessonRows rows;
     private final ClassAccess access;
+    private final LessonAccess gate;
     private final Spaces spaces;
     private final LadderService ladders;
     private final KitService kit;
@@ -61,6 +62,7 @@ public class LessonService {
     LessonService(
             LessonRows rows,
             ClassAccess access,
+            LessonAccess gate,
             Spaces spaces,
             LadderService ladders,
             KitService kit,
@@ -76,14 +78,26 @@ public class LessonService {
         this.clock = clock;
         this.rows = rows;
         this.access = access;
+        this.gate = gate;
         this.spaces = spaces;
         this.ladders = ladders;
         this.json = json;
     }
 
-    /** A lesson with all that the plan and the run need of it. */
+    /**
+     * A lesson with all that the plan and the run need of it.
+     *
+     * @param mayChange whether the asker teaches the class
+     */
     public record Known(
-            UUID id, long version, String name, LocalDate onDay, Lesson lesson, Roster roster, SpaceRow space) {}
+            UUID id,
+            long version,
+            String name,
+            LocalDate onDay,
+            Lesson lesson,
+            Roster roster,
+            SpaceRow space,
+            boolean mayChange) {}
 
     /** @param classId null for the lesson's own class; times 1 to 60, each everyDays (0 to 366) after the one before */
     record Copies(UUID classId, LocalDate onDay, Integer times, Integer everyDays) {
@@ -121,6 +135,15 @@ public class LessonService {
                 .toList();
     }
 
+    /** Lessons that were handed to the asker for today. */
+    @Transactional(readOnly = true)
+    List<Known> handed() {
+        return rows.findAllById(gate.handedToday()).stream()
+                .filter(row -> !row.isGone())
+                .map(this::known)
+                .toList();
+    }
+
     /** @throws NotFound also for a lesson of somebody else's class */
     @Transactional(readOnly = true)
     public Known see(UUID id) {
@@ -130,7 +153,8 @@ public class LessonService {
     @Transactional(readOnly = true)
     public Ready ready(UUID id) {
         Known known = see(id);
-        return new Ready(known, setting(known));
+        SchoolClass schoolClass = gate.see(id, known.roster().classId());
+        return new Ready(known, setting(schoolClass, known.space(), known.lesson()));
     }
 
     public Ready create(LessonDoc doc) {
@@ -233,16 +257,11 @@ public class LessonService {
     @Transactional(readOnly = true)
     Setting here(UUID classId, UUID spaceId) {
         SpaceRow space = spaces.findById(spaceId).orElseThrow(NotFound::new);
-        return setting(classId, space, Lesson.of(60, Lesson.Audience.CLASS, List.of()));
+        return setting(access.see(classId), space, Lesson.of(60, Lesson.Audience.CLASS, List.of()));
     }
 
-    private Setting setting(Known known) {
-        return setting(known.roster().classId(), known.space(), known.lesson());
-    }
-
-    private Setting setting(UUID classId, SpaceRow space, Lesson lesson) {
-        SchoolClass schoolClass = access.see(classId);
-        return setting(schoolClass, space, records.standings(classId, ladderIds(lesson)));
+    private Setting setting(SchoolClass schoolClass, SpaceRow space, Lesson lesson) {
+        return setting(schoolClass, space, records.standings(schoolClass.id(), ladderIds(lesson)));
     }
 
     private static Set<String> ladderIds(Lesson lesson) {
@@ -270,10 +289,10 @@ public class LessonService {
     @Transactional(readOnly = true)
     Lesson mended(UUID id, Long version, String finding) {
         LessonRow row = row(id);
-        access.teach(row.classId());
+        SchoolClass schoolClass = access.teach(row.classId());
         Stale.unless(row.version(), version);
         Known known = known(row);
-        return Findings.mended(known.lesson(), setting(known), finding);
+        return Findings.mended(known.lesson(), setting(schoolClass, known.space(), known.lesson()), finding);
     }
 
     /** All that a proposal for a lesson is made from. */
@@ -320,7 +339,7 @@ public class LessonService {
         SpaceRow space = spaces.findById(doc.spaceId())
                 .orElseThrow(() ->
                         new Refused("spaceId", Fault.Rule.UNKNOWN, doc.spaceId().toString()));
-        Setting setting = setting(row.classId(), space, doc.lesson());
+        Setting setting = setting(access.teach(row.classId()), space, doc.lesson());
         try {
             Placed.all(doc.lesson(), setting);
             Allowed.check(doc.lesson(), setting.catalogue(), setting.kit());
@@ -332,13 +351,15 @@ public class LessonService {
     }
 
     private Known known(LessonRow row) {
+        SchoolClass schoolClass = gate.see(row.id(), row.classId());
         return new Known(
                 row.id(),
                 row.version(),
                 row.name(),
                 row.onDay(),
                 LessonJson.read(json, row.plan()),
-                access.roster(row.classId()),
-                spaces.findById(row.spaceId()).orElseThrow(NotFound::new));
+                Roster.of(schoolClass),
+                spaces.findById(row.spaceId()).orElseThrow(NotFound::new),
+                access.teaches(schoolClass));
     }
 }

@@ -3,6 +3,7 @@ package org.unrulymarble.server.record;
 import jakarta.persistence.EntityManager;
 import java.util.Iterator;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -106,7 +107,7 @@ class RecordExport {
         }
 
         @Override
-        public Map<String, Long> kept(UUID classId, UUID pupilId, String name) {
+        public Map<String, Long> kept(Set<UUID> classIds, UUID pupilId, String name) {
             return Map.of(
                     "rounds", rows.countByPupilId(pupilId),
                     "corrections", corrections.countByPupilId(pupilId),
@@ -115,7 +116,7 @@ class RecordExport {
         }
 
         @Override
-        public void erase(UUID classId, UUID pupilId, String name) {
+        public void erase(Set<UUID> classIds, UUID pupilId, String name) {
             // They hang on the pupil's row and go with it; results shared with others stay joint ones with nobody in
             // that place.
         }

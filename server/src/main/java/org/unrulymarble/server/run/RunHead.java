@@ -14,6 +14,7 @@ class RunHead {
     @Id
     private UUID id;
 
+    private UUID lessonId;
     private UUID classId;
     private LocalDate onDay;
     private boolean finished;
@@ -22,6 +23,10 @@ class RunHead {
 
     UUID id() {
         return id;
+    }
+
+    UUID lessonId() {
+        return lessonId;
     }
 
     UUID classId() {

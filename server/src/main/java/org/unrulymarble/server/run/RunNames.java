@@ -3,6 +3,7 @@ package org.unrulymarble.server.run;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
@@ -57,20 +58,21 @@ class RunNames implements Exported, Erased {
                             .toList()));
     }
 
-    private List<RunRow> with(UUID classId, UUID pupilId) {
-        return runs.findByClassIdOrderByOnDayAsc(classId).stream()
+    private List<RunRow> with(Set<UUID> classIds, UUID pupilId) {
+        return classIds.stream()
+                .flatMap(classId -> runs.findByClassIdOrderByOnDayAsc(classId).stream())
                 .filter(r -> r.sheet().contains(pupilId.toString()))
                 .toList();
     }
 
     @Override
-    public Map<String, Long> kept(UUID classId, UUID pupilId, String name) {
-        return Map.of("runs", (long) with(classId, pupilId).size());
+    public Map<String, Long> kept(Set<UUID> classIds, UUID pupilId, String name) {
+        return Map.of("runs", (long) with(classIds, pupilId).size());
     }
 
     @Override
-    public void erase(UUID classId, UUID pupilId, String name) {
-        for (RunRow r : with(classId, pupilId)) {
+    public void erase(Set<UUID> classIds, UUID pupilId, String name) {
+        for (RunRow r : with(classIds, pupilId)) {
             r.sheet(json.writeValueAsString(without(sheets.read(r.sheet()), pupilId, name)));
             sheets.forget(r.id());
             events.deleteAll(events.findByRunId(r.id()).stream()

@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,6 +28,7 @@ import org.unrulymarble.core.run.RunScript;
 import org.unrulymarble.core.run.RunState;
 import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.lesson.LessonAccess;
 import org.unrulymarble.server.lesson.LessonService;
 import org.unrulymarble.server.platform.GroupCommit;
 import org.unrulymarble.server.platform.LessonsGoing;
@@ -52,6 +55,7 @@ public class RunService {
     private final RunSheets sheets;
     private final RunRecording recording;
     private final ClassAccess access;
+    private final LessonAccess gate;
     private final LessonsGoing going;
     private final JsonMapper json;
     private final Clock clock;
@@ -68,6 +72,7 @@ public class RunService {
             RunSheets sheets,
             RunRecording recording,
             ClassAccess access,
+            LessonAccess gate,
             LessonsGoing going,
             JsonMapper json,
             Clock clock) {
@@ -81,6 +86,7 @@ public class RunService {
         this.sheets = sheets;
         this.recording = recording;
         this.access = access;
+        this.gate = gate;
         this.going = going;
         this.json = json;
         this.clock = clock;
@@ -120,14 +126,17 @@ public class RunService {
     @Transactional(readOnly = true)
     Run see(UUID runId) {
         RunRow row = runs.findById(runId).orElseThrow(NotFound::new);
-        access.see(row.classId());
+        gate.see(row.lessonId(), row.classId());
         return run(row);
     }
 
     @Transactional(readOnly = true)
     List<Run> open() {
         List<UUID> mine = access.mine().stream().map(SchoolClass::id).toList();
-        return runs.findByClassIdInAndFinishedFalse(mine).stream()
+        Stream<RunRow> handed =
+                gate.handedToday().stream().flatMap(id -> runs.findFirstByLessonIdAndFinishedFalse(id).stream());
+        return Stream.concat(runs.findByClassIdInAndFinishedFalse(mine).stream(), handed)
+                .distinct()
                 .map(this::run)
                 .toList();
     }
@@ -226,7 +235,8 @@ public class RunService {
     @Transactional(readOnly = true)
     List<Watch> watch(UUID runId, int block) {
         RunHead row = heads.findById(runId).orElseThrow(NotFound::new);
-        access.teach(row.classId());
+        if (!access.teaches(gate.see(row.lessonId(), row.classId())))
+            throw new AccessDeniedException("whom to watch tells of records");
         return recording.watch(row, sheets.of(runId), block);
     }
 
@@ -237,7 +247,8 @@ public class RunService {
     /** @throws NotFound for a run of somebody else's class */
     @Transactional(readOnly = true)
     void mayHear(UUID runId) {
-        access.see(heads.findById(runId).orElseThrow(NotFound::new).classId());
+        RunHead head = heads.findById(runId).orElseThrow(NotFound::new);
+        gate.see(head.lessonId(), head.classId());
     }
 
     /** A run as its wall sees it. */

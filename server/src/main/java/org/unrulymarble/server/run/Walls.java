@@ -9,8 +9,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.lesson.LessonAccess;
 import org.unrulymarble.server.platform.NotFound;
-import org.unrulymarble.server.store.ClassAccess;
 
 /** The codes of wall faces: one a run, until the run ends, three hours are over, or it is taken back. */
 @Service
@@ -27,11 +27,11 @@ class Walls {
 
     private final RunRows runs;
     private final RunStreams streams;
-    private final ClassAccess access;
+    private final LessonAccess access;
     private final Audit audit;
     private final Clock clock;
 
-    Walls(RunRows runs, RunStreams streams, ClassAccess access, Audit audit, Clock clock) {
+    Walls(RunRows runs, RunStreams streams, LessonAccess access, Audit audit, Clock clock) {
         this.runs = runs;
         this.streams = streams;
         this.access = access;
@@ -69,7 +69,7 @@ class Walls {
 
     private RunRow mine(UUID runId) {
         RunRow row = runs.findById(runId).orElseThrow(NotFound::new);
-        access.see(row.classId());
+        access.see(row.lessonId(), row.classId());
         return row;
     }
 

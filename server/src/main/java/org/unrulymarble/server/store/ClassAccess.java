@@ -1,6 +1,7 @@
 package org.unrulymarble.server.store;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
@@ -41,15 +42,19 @@ public class ClassAccess {
      * @throws NotFound for any other
      */
     public SchoolClass see(UUID classId) {
-        UUID me = SignedIn.now().accountId();
-        return classes.findById(classId == null ? new UUID(0, 0) : classId)
-                .filter(c -> c.taughtBy(me) || c.helpedBy(me))
-                .orElseThrow(NotFound::new);
+        return own(classId).orElseThrow(NotFound::new);
     }
 
-    /** @throws NotFound for a class that the asker may not see */
-    public Roster roster(UUID classId) {
-        return Roster.of(see(classId));
+    /** A class that the asker teaches or helps in. */
+    public Optional<SchoolClass> own(UUID classId) {
+        UUID me = SignedIn.now().accountId();
+        return classes.findById(classId == null ? new UUID(0, 0) : classId)
+                .filter(c -> c.taughtBy(me) || c.helpedBy(me));
+    }
+
+    /** A class of which the asker was lent a lesson: whoever calls has made sure of that. */
+    public SchoolClass lent(UUID classId) {
+        return classes.findById(classId).orElseThrow(NotFound::new);
     }
 
     /**
@@ -60,9 +65,13 @@ public class ClassAccess {
      */
     public SchoolClass teach(UUID classId) {
         SchoolClass seen = see(classId);
-        if (!SignedIn.now().teaches() || !seen.taughtBy(SignedIn.now().accountId()))
-            throw new AccessDeniedException("helpers do not change plans");
+        if (!teaches(seen)) throw new AccessDeniedException("helpers do not change plans");
         return seen;
+    }
+
+    /** Whether the asker teaches it, and does not only help in it. */
+    public boolean teaches(SchoolClass c) {
+        return SignedIn.now().teaches() && c.taughtBy(SignedIn.now().accountId());
     }
 
     public void onlyTeachers() {

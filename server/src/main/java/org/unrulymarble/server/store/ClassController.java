@@ -18,9 +18,18 @@ import org.unrulymarble.core.check.Checks;
 class ClassController {
 
     private final ClassService classes;
+    private final SchoolYear year;
 
-    ClassController(ClassService classes) {
+    ClassController(ClassService classes, SchoolYear year) {
         this.classes = classes;
+        this.year = year;
+    }
+
+    /** From now on the class is another teacher's, with all that belongs to it. */
+    @PutMapping("/{id}/teacher")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void give(@PathVariable UUID id, @RequestBody SchoolYear.OtherTeacher other) {
+        year.give(id, other);
     }
 
     @GetMapping

@@ -2,6 +2,7 @@ package org.unrulymarble.server.store;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -71,7 +72,16 @@ class ClassService {
     }
 
     record ClassView(
-            UUID id, long version, String name, boolean mayChange, List<PupilView> pupils, List<UUID> helperIds) {}
+            UUID id,
+            long version,
+            String name,
+            boolean mayChange,
+            List<PupilView> pupils,
+            List<LeftPupil> left,
+            List<UUID> helperIds) {}
+
+    /** Somebody who left the class and whose record is kept. */
+    record LeftPupil(UUID id, String name, LocalDate leftOn) {}
 
     record PupilView(UUID id, String name, PupilDetails details) {}
 
@@ -134,8 +144,7 @@ class ClassService {
     }
 
     private ClassView view(SchoolClass c) {
-        boolean mayChange =
-                SignedIn.now().teaches() && c.taughtBy(SignedIn.now().accountId());
+        boolean mayChange = access.teaches(c);
         return new ClassView(
                 c.id(),
                 c.version(),
@@ -147,6 +156,11 @@ class ClassService {
                                 p.name(),
                                 mayChange ? p.details() : p.details().forHelpers()))
                         .toList(),
+                mayChange
+                        ? c.left().stream()
+                                .map(p -> new LeftPupil(p.id(), p.name(), p.leftOn()))
+                                .toList()
+                        : List.of(),
                 c.helperIds());
     }
 }

@@ -29,7 +29,7 @@ class Erasing {
     Map<String, Long> kept(Pupil pupil) {
         Map<String, Long> all = new TreeMap<>();
         for (Erased room : rooms)
-            room.kept(pupil.schoolClass().id(), pupil.id(), pupil.name())
+            room.kept(pupil.classIds(), pupil.id(), pupil.name())
                     .forEach((what, many) -> all.merge(what, many, Long::sum));
         return all;
     }
@@ -37,7 +37,7 @@ class Erasing {
     /** @return where it can still be found */
     Erasures.Left erase(Pupil pupil) {
         SchoolClass c = pupil.schoolClass();
-        for (Erased room : rooms) room.erase(c.id(), pupil.id(), pupil.name());
+        for (Erased room : rooms) room.erase(pupil.classIds(), pupil.id(), pupil.name());
         // Who changes the class from an older sight of it would bring the pupil back.
         store.lock(c, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
         c.remove(pupil);

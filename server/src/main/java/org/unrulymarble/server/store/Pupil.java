@@ -1,11 +1,17 @@
 package org.unrulymarble.server.store;
 
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.UUID;
 
 @Entity
@@ -23,6 +29,14 @@ public class Pupil {
     @Embedded
     private PupilDetails details;
 
+    @ElementCollection
+    @CollectionTable(name = "pupil_former_class", joinColumns = @JoinColumn(name = "pupil_id"))
+    @Column(name = "class_id")
+    private Set<UUID> formerClassIds = new HashSet<>();
+
+    /** Since when the pupil is in the class no more, or null; the record stays. */
+    private LocalDate leftOn;
+
     protected Pupil() {}
 
     public Pupil(UUID id, PupilDetails details) {
@@ -33,6 +47,29 @@ public class Pupil {
     void join(SchoolClass joined, int atPlace) {
         schoolClass = joined;
         place = atPlace;
+    }
+
+    void leave(LocalDate on) {
+        leftOn = on;
+    }
+
+    LocalDate leftOn() {
+        return leftOn;
+    }
+
+    void comesFrom(UUID classId) {
+        formerClassIds.add(classId);
+    }
+
+    /** The class and those before it: each may name the pupil. */
+    Set<UUID> classIds() {
+        Set<UUID> all = new HashSet<>(formerClassIds);
+        all.add(schoolClass.id());
+        return all;
+    }
+
+    boolean isHere() {
+        return leftOn == null;
     }
 
     void change(PupilDetails changed) {

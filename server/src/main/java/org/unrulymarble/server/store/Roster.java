@@ -12,7 +12,7 @@ public record Roster(UUID classId, String className, List<Member> pupils) {
 
     public record Member(UUID pupilId, String name) {}
 
-    static Roster of(SchoolClass c) {
+    public static Roster of(SchoolClass c) {
         return new Roster(
                 c.id(),
                 c.name(),

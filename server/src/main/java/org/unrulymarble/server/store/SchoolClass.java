@@ -64,11 +64,21 @@ public class SchoolClass {
 
     /** In the order in which they take the spots. */
     public List<Pupil> pupils() {
-        return List.copyOf(pupils);
+        return pupils.stream().filter(Pupil::isHere).toList();
+    }
+
+    /** Those who left it and whose record is kept. */
+    List<Pupil> left() {
+        return pupils.stream().filter(p -> !p.isHere()).toList();
+    }
+
+    /** Where the next one who comes takes the spots. */
+    int nextPlace() {
+        return pupils.isEmpty() ? 0 : pupils.get(pupils.size() - 1).place() + 1;
     }
 
     public Pupil add(Pupil pupil) {
-        pupil.join(this, pupils.isEmpty() ? 0 : pupils.get(pupils.size() - 1).place() + 1);
+        pupil.join(this, nextPlace());
         pupils.add(pupil);
         return pupil;
     }
@@ -88,6 +98,12 @@ public class SchoolClass {
 
     public void letHelp(UUID accountId) {
         helperIds.add(accountId);
+    }
+
+    /** From now on it is somebody else's. */
+    void taughtFromNowBy(UUID accountId) {
+        teacherId = accountId;
+        helperIds.remove(accountId);
     }
 
     boolean taughtBy(UUID accountId) {

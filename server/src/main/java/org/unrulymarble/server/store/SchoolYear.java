@@ -1,0 +1,111 @@
+package org.unrulymarble.server.store;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.server.account.AccessChanged;
+import org.unrulymarble.server.account.AccountService;
+import org.unrulymarble.server.account.SignedIn;
+import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.platform.Moved;
+import org.unrulymarble.server.platform.Stale;
+
+/** Who is in which class, from one school year to the next: pupils change class, leave and come back with all that is recorded of them; a class gets another teacher. */
+@Service
+@Transactional
+class SchoolYear {
+
+    private final ClassAccess access;
+    private final Classes classes;
+    private final List<Moved> rooms;
+    private final AccountService accounts;
+    private final Audit audit;
+    private final ApplicationEventPublisher events;
+    private final EntityManager store;
+    private final Clock clock;
+
+    SchoolYear(
+            ClassAccess access,
+            Classes classes,
+            List<Moved> rooms,
+            AccountService accounts,
+            Audit audit,
+            ApplicationEventPublisher events,
+            EntityManager store,
+            Clock clock) {
+        this.access = access;
+        this.classes = classes;
+        this.rooms = rooms;
+        this.accounts = accounts;
+        this.audit = audit;
+        this.events = events;
+        this.store = store;
+        this.clock = clock;
+    }
+
+    /** @param classId the class; here: whether the pupil is in it, or has left it */
+    record PupilPlace(UUID classId, Boolean here) {
+        PupilPlace {
+            new Checks().required("classId", classId).required("here", here).done();
+        }
+    }
+
+    /** @param version of the class that this was made from */
+    record OtherTeacher(Long version, UUID accountId) {
+        OtherTeacher {
+            new Checks().required("accountId", accountId).done();
+        }
+    }
+
+    /** Puts a pupil where the asker says: into another class of the asker's, out of the class, or back into it. */
+    void put(UUID pupilId, PupilPlace place) {
+        Pupil pupil = access.pupil(pupilId);
+        SchoolClass from = access.teach(pupil.schoolClass().id());
+        SchoolClass to = access.teach(place.classId());
+        boolean comes = place.here() && (!pupil.isHere() || !to.id().equals(from.id()));
+        new Checks()
+                .that(
+                        !comes || to.pupils().size() < ClassService.MAX_PUPILS,
+                        "classId",
+                        Fault.Rule.KIND,
+                        "a class with fewer than " + ClassService.MAX_PUPILS + " pupils")
+                .done();
+        // Who changes a class from an older sight of it would take it back.
+        store.lock(from, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
+        if (!to.id().equals(from.id())) {
+            store.lock(to, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
+            audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_MOVED, pupilId + " " + to.id());
+            classes.move(pupilId, to, to.nextPlace());
+            rooms.forEach(room -> room.move(pupilId, from.id(), to.id()));
+            pupil = access.pupil(pupilId);
+            pupil.comesFrom(from.id());
+        }
+        if (place.here() == pupil.isHere()) return;
+        pupil.leave(place.here() ? null : LocalDate.now(clock));
+        audit.note(SignedIn.now().accountId(), place.here() ? Audit.Kind.PUPIL_BACK : Audit.Kind.PUPIL_LEFT, pupilId);
+    }
+
+    /** Gives a class to another teacher for good, with its record, lessons and cards. */
+    void give(UUID classId, OtherTeacher other) {
+        SchoolClass c = access.teach(classId);
+        Stale.unless(c.version(), other.version());
+        new Checks()
+                .that(
+                        accounts.colleagues().stream().anyMatch(a -> a.teaches() && a.id().equals(other.accountId())),
+                        "accountId",
+                        Fault.Rule.UNKNOWN,
+                        other.accountId())
+                .done();
+        c.taughtFromNowBy(other.accountId());
+        audit.note(SignedIn.now().accountId(), Audit.Kind.CLASS_GIVEN, other.accountId() + " " + classId);
+        events.publishEvent(new AccessChanged(SignedIn.now().accountId()));
+    }
+}
