@@ -215,6 +215,7 @@ export function LaddersView() {
             ladders={byFit(
               shown.filter((l) => l.family === f),
               fitOf,
+              params.has("words"),
             )}
             fitOf={fitOf}
             mine={mine}

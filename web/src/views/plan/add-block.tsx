@@ -57,6 +57,7 @@ export function AddBlock({
       return !onlyFitting || !v || v === "FITS" || v === "WITH_CHANGE";
     }),
     fitOf,
+    words,
   );
   const rows = (ladders: Ladder[]) =>
     ladders.map((l) => <LadderRow key={l.id} ladder={l} best={fitOf.get(l.id)?.best} onAdd={onAdd} />);
@@ -115,7 +116,7 @@ function LadderRow({
   onAdd: (ladder: Ladder, rung: Rung) => void;
 }) {
   return (
-    <div className="grid gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[13rem_1fr]">
+    <div data-ladder={l.id} className="grid gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[13rem_1fr]">
       <span>
         <strong>{l.name}</strong>
         <span className="block text-sm text-soft">

@@ -9,18 +9,18 @@ const t = texts("run");
 export const keepAll: MeasureView<"KEEP_ALL"> = {
   Pad: NumbersPad,
   key: (taps, measure, { block, spot }) =>
-    numbers(taps, measure.balls).kept.size === measure.balls
+    numbers(taps, measure).kept.size === measure.balls
       ? null
       : { type: "HIT", number: drawn(taps, measure, block, spot) },
   miss: MISS,
-  score: (taps, { balls }) => {
-    const { kept, goes } = numbers(taps, balls);
-    return only(kept.size < balls ? null : goes);
+  score: (taps, measure) => {
+    const { kept, goes } = numbers(taps, measure);
+    return only(kept.size < measure.balls ? null : goes);
   },
   ask: (_, { balls }) => `How many goes until all ${balls} were kept?`,
   most: () => 100_000,
   countsTries: true,
-  blank: { type: "KEEP_ALL", balls: 6, draw: "ALL" },
+  blank: { type: "KEEP_ALL", balls: 6, draw: "ALL", firstBall: 1 },
   Form: ({ measure, must, onChange }) => (
     <>
       <Num
@@ -28,6 +28,12 @@ export const keepAll: MeasureView<"KEEP_ALL"> = {
         value={measure.balls}
         must={must("scoring.balls")}
         onChange={(balls) => onChange({ ...measure, balls: balls as number })}
+      />
+      <Num
+        label={t("keepAllIndex.firstBall")}
+        value={measure.firstBall}
+        must={must("scoring.firstBall")}
+        onChange={(firstBall) => onChange({ ...measure, firstBall: firstBall as number })}
       />
       <Pick
         label={t("keepAllIndex.drawnFrom")}

@@ -2,14 +2,14 @@ import { texts } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import { MissStrip, type PadProps } from "../shared/pad";
-import { drawn, numbers } from "./fold";
+import { drawn, firstOf, numbers } from "./fold";
 
 const t = texts("run");
 
 /** Numbered balls: press the number that was called and caught. The draw is offered; a ball taken blindly is as good. */
 export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }: PadProps<Of<"KEEP_ALL">>) {
   const { balls } = measure;
-  const { kept, goes } = numbers(taps, balls);
+  const { kept, goes } = numbers(taps, measure);
   const all = kept.size === balls;
   const next = drawn(taps, measure, block, spot);
   return (
@@ -36,7 +36,7 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
           </span>
         </p>
         <div className="mt-auto grid grid-cols-6 gap-1">
-          {Array.from({ length: balls }, (_, i) => i + 1).map((n) => (
+          {Array.from({ length: balls }, (_, i) => i + firstOf(measure)).map((n) => (
             <button
               key={n}
               type="button"

@@ -221,10 +221,11 @@ final class LadderReader {
             Integer spots,
             Integer balls,
             KeepAll.Draw draw,
+            Integer firstBall,
             Integer targetScore,
             boolean noBalls,
             RandomCalls calls) {
-        static final Scoring NONE = new Scoring(null, null, null, null, null, null, false, null);
+        static final Scoring NONE = new Scoring(null, null, null, null, null, null, null, false, null);
     }
 
     private static Scoring scoring(Fields f) {
@@ -233,6 +234,7 @@ final class LadderReader {
         Integer spots = f.whole("spots");
         Integer balls = f.whole("balls");
         KeepAll.Draw draw = f.word("draw", KeepAll.Draw.class);
+        Integer firstBall = f.whole("firstBall");
         Integer targetScore = f.whole("targetScore");
         Boolean noBalls = f.bool("noBalls");
         List<String> calls = f.texts("calls");
@@ -241,12 +243,12 @@ final class LadderReader {
         checked(checks, () -> new Rings(rings));
         checked(checks, () -> new TimeForN(n));
         checked(checks, () -> new MadeFromSpots(spots));
-        checked(checks, () -> new KeepAll(balls, draw));
+        checked(checks, () -> new KeepAll(balls, draw, firstBall));
         checked(checks, () -> new Match(targetScore));
         RandomCalls called = calls == null ? null : checked(checks, () -> new RandomCalls(calls, callEverySec));
         if (calls == null && callEverySec != null) checks.range("callEverySec", callEverySec, 1, 60);
         checks.done();
-        return new Scoring(rings, n, spots, balls, draw, targetScore, noBalls != null && noBalls, called);
+        return new Scoring(rings, n, spots, balls, draw, firstBall, targetScore, noBalls != null && noBalls, called);
     }
 
     /** Null, and said, for what cannot be. */
@@ -278,7 +280,7 @@ final class LadderReader {
             case RINGS -> new Rings(f.rings());
             case LEVELS -> new Levels();
             case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());
-            case KEEP_ALL -> new KeepAll(f.balls(), f.draw());
+            case KEEP_ALL -> new KeepAll(f.balls(), f.draw(), f.firstBall());
             case COURSE_TIME -> new CourseTime();
             case MATCH -> new Match(f.targetScore());
         };

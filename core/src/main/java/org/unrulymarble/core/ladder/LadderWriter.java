@@ -257,7 +257,10 @@ public final class LadderWriter {
                             .toList());
         if (measure instanceof TimeForN time) out.put("n", time.n());
         if (measure instanceof MadeFromSpots made) out.put("spots", made.spots());
-        if (measure instanceof KeepAll keep) out.put("balls", keep.balls()).put("draw", keep.draw());
+        if (measure instanceof KeepAll keep)
+            out.put("balls", keep.balls())
+                    .put("draw", keep.draw())
+                    .put("firstBall", keep.firstBall() == 1 ? null : keep.firstBall());
         if (measure instanceof Match match) out.put("targetScore", match.targetScore());
         if (measure instanceof NoBalls) out.put("noBalls", true);
         if (calls != null) out.put("calls", calls.words()).put("callEverySec", calls.everySec());

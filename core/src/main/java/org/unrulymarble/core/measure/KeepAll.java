@@ -3,6 +3,7 @@ package org.unrulymarble.core.measure;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -10,8 +11,9 @@ import org.unrulymarble.core.check.Checks;
  *
  * @param balls 2 to 12; 6 where nothing was said
  * @param draw which numbers may come; all of them where nothing was said
+ * @param firstBall the number on the first of them, the others follow on; 1 to 99, 1 where nothing was said
  */
-public record KeepAll(Integer balls, Draw draw) implements Measure {
+public record KeepAll(Integer balls, Draw draw, Integer firstBall) implements Measure {
 
     /** Which numbers may come. */
     public enum Draw {
@@ -24,7 +26,21 @@ public record KeepAll(Integer balls, Draw draw) implements Measure {
     public KeepAll {
         balls = balls == null ? (Integer) USUAL : balls;
         draw = draw == null ? Draw.ALL : draw;
-        new Checks().range("balls", balls, 2, 12).done();
+        firstBall = firstBall == null ? (Integer) 1 : firstBall;
+        new Checks()
+                .range("balls", balls, 2, 12)
+                .range("firstBall", firstBall, 1, 99)
+                .done();
+    }
+
+    /** Numbered from 1. */
+    public KeepAll(Integer balls, Draw draw) {
+        this(balls, draw, null);
+    }
+
+    /** The numbers that are on the balls. */
+    public List<Integer> numbers() {
+        return IntStream.range(firstBall, firstBall + balls).boxed().toList();
     }
 
     @Override
@@ -51,7 +67,8 @@ public record KeepAll(Integer balls, Draw draw) implements Measure {
             }
             hits++;
             longest = Math.max(longest, ++run);
-            if (hit.number() != null && hit.number() >= 1 && hit.number() <= balls) kept.add(hit.number());
+            if (hit.number() != null && hit.number() >= firstBall && hit.number() < firstBall + balls)
+                kept.add(hit.number());
         }
         if (kept.size() < balls) return Scored.NOTHING;
         double open = goes - guessed;

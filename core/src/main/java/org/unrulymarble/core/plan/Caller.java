@@ -26,7 +26,7 @@ final class Caller {
         if (!p.isTask()) return null;
         if (p.block().sideOrder() == Block.SideOrder.CALLED && p.sides().equals(List.of(Side.MIXED)))
             return called(SIDES, sideSec(p.rung()), p);
-        if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep.balls(), p);
+        if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep, p);
         RandomCalls called = p.rung().calls();
         return called == null ? null : called(called.words(), called.everySec(), p);
     }
@@ -61,11 +61,12 @@ final class Caller {
     }
 
     /** Drawn with repeats and not by the clock: whoever leaves out what is kept has drawn from what is left. */
-    private static RunScript.Called numbers(int balls, Placed p) {
-        List<String> words =
-                IntStream.rangeClosed(1, balls).mapToObj(String::valueOf).toList();
+    private static RunScript.Called numbers(KeepAll keep, Placed p) {
+        List<String> words = keep.numbers().stream().map(String::valueOf).toList();
         return new RunScript.Called(
-                words, 0, new Random(seed(p)).ints(MOST, 0, balls).boxed().toList());
+                words,
+                0,
+                new Random(seed(p)).ints(MOST, 0, keep.balls()).boxed().toList());
     }
 
     private static int seed(Placed p) {

@@ -25,6 +25,7 @@ class RefusalsTest {
                 of("n", () -> new TimeForN(1001)),
                 of("spots", () -> new MadeFromSpots(13)),
                 of("balls", () -> new KeepAll(1, null)),
+                of("firstBall", () -> new KeepAll(6, null, 0)),
                 of("rings", () -> new Rings(List.of())),
                 of("radiusCm", () -> new Rings.Ring(0, 5)),
                 of("rings[1].radiusCm", () -> new Rings(List.of(new Rings.Ring(20, 5), new Rings.Ring(20, 3)))),

@@ -12,7 +12,8 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LadderJson {
 
     /** The figures of measures that a file says under scoring. */
-    private static final List<String> FILED = List.of("rings", "n", "spots", "balls", "draw", "targetScore");
+    private static final List<String> FILED =
+            List.of("rings", "n", "spots", "balls", "draw", "firstBall", "targetScore");
 
     private LadderJson() {}
 
