@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -125,6 +127,30 @@ class SchoolYearApiTest {
         assertThat(put(to, true).status())
                 .as("into a class that is not one's own")
                 .isEqualTo(404);
+    }
+
+    @Test
+    void cards_for_home_of_whoever_left_or_moved_stand_in_nobodys_way() {
+        api.post(
+                "/api/classes/" + from + "/home/weeks",
+                "{\"firstDay\":\"%s\",\"practices\":1,\"minutes\":5}".formatted(LocalDate.now()));
+        String path = "/api/classes/" + from + "/home";
+        Awaitility.await()
+                .atMost(1, TimeUnit.MINUTES)
+                .until(() -> api.get(path).body().at("/weeks/0/making").isNull());
+        String week = api.get(path).body().at("/weeks/0/id").stringValue();
+        assertThat(api.get(path).body().at("/weeks/0/cards")).hasSize(1);
+
+        put(from, false);
+        assertThat(api.get(path).body().at("/weeks/0/cards/0/pupil").stringValue())
+                .isEqualTo("Pip");
+        assertThat(api.get("/api/home/weeks/" + week + "/pages.zip").status()).isEqualTo(200);
+        assertThat(api.get("/api/classes/" + from + "/results.csv").status()).isEqualTo(200);
+
+        put(to, true);
+        assertThat(api.get(path).body().at("/weeks/0/cards")).isEmpty();
+        assertThat(api.get("/api/classes/" + to + "/home").status()).isEqualTo(200);
+        assertThat(api.get("/api/home/weeks/" + week + "/pages.zip").status()).isEqualTo(200);
     }
 
     private static String idOf(List<JsonNode> people, String name) {

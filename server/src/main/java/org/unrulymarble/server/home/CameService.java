@@ -135,7 +135,7 @@ public class CameService {
             wrong.add(new NotTaken(line, Wrong.OTHER_CLASS, null));
             return;
         }
-        String pupil = c.pupils().stream()
+        String pupil = c.everybody().stream()
                 .filter(p -> p.id().equals(card.pupilId()))
                 .map(Pupil::name)
                 .findFirst()

@@ -90,13 +90,17 @@ public class CardsOut {
         HomeWeekRow week = weeks.findById(weekId).orElseThrow(NotFound::new);
         SchoolClass c = access.teach(week.classId());
         return cards.findByWeekIdInOrderByCardNumber(List.of(weekId)).stream()
-                .filter(card -> !card.withdrawn())
+                .filter(card -> !card.withdrawn() && isIn(c.pupils(), card))
                 .map(card -> out(card, week, c))
                 .toList();
     }
 
+    private static boolean isIn(List<Pupil> pupils, HomeCardRow card) {
+        return pupils.stream().anyMatch(p -> p.id().equals(card.pupilId()));
+    }
+
     private CardOut out(HomeCardRow card, HomeWeekRow week, SchoolClass c) {
-        Pupil pupil = c.pupils().stream()
+        Pupil pupil = c.everybody().stream()
                 .filter(p -> p.id().equals(card.pupilId()))
                 .findFirst()
                 .orElseThrow(NotFound::new);

@@ -73,17 +73,14 @@ class HomeLinks {
         LocalDate until = week.lastDay().plusDays(AFTER_DAYS);
         List<HomeLink> links = new ArrayList<>();
         for (HomeCardRow card : cards.findByWeekIdInOrderByCardNumber(List.of(weekId))) {
-            if (card.withdrawn()) continue;
+            Optional<Pupil> pupil =
+                    pupils.stream().filter(p -> p.id().equals(card.pupilId())).findFirst();
+            if (card.withdrawn() || pupil.isEmpty()) continue;
             byte[] secret = new byte[SECRET_BYTES];
             RANDOM.nextBytes(secret);
             String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
             card.link(hash(token), until);
-            String name = pupils.stream()
-                    .filter(p -> p.id().equals(card.pupilId()))
-                    .map(Pupil::name)
-                    .findFirst()
-                    .orElseThrow(NotFound::new);
-            links.add(new HomeLink(card.id(), name, card.home(), publicAddress + "/h/" + token, until));
+            links.add(new HomeLink(card.id(), pupil.get().name(), card.home(), publicAddress + "/h/" + token, until));
         }
         return links;
     }

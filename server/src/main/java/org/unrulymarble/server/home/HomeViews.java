@@ -130,9 +130,15 @@ public class HomeViews {
         // How far it is comes first: a card that is kept meanwhile must not look like one that will never come.
         Map<UUID, Progress.Far> making = new HashMap<>();
         all.forEach(w -> progress.of(w.id()).ifPresent(far -> making.put(w.id(), far)));
-        Map<UUID, Pupil> pupils = c.pupils().stream().collect(Collectors.toMap(Pupil::id, Function.identity()));
-        List<HomeCardRow> cardRows = cards.findByWeekIdInOrderByCardNumber(
-                all.stream().map(HomeWeekRow::id).toList());
+        Map<UUID, Pupil> pupils = c.everybody().stream().collect(Collectors.toMap(Pupil::id, Function.identity()));
+        // Cards of whoever changed class are withdrawn, and nobody's of this class any more.
+        List<HomeCardRow> cardRows =
+                cards
+                        .findByWeekIdInOrderByCardNumber(
+                                all.stream().map(HomeWeekRow::id).toList())
+                        .stream()
+                        .filter(card -> pupils.containsKey(card.pupilId()))
+                        .toList();
         List<HomeCameRow> cameRows = cames.findByCardIdInOrderByCameAt(
                 cardRows.stream().map(HomeCardRow::id).toList());
         Map<UUID, HomeWeekRow> weekById = all.stream().collect(Collectors.toMap(HomeWeekRow::id, w -> w));

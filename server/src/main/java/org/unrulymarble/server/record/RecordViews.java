@@ -247,7 +247,7 @@ class RecordViews {
 
     private static List<String> names(SchoolClass c, List<String> pupilIds) {
         if (pupilIds.isEmpty()) return List.of();
-        return c.pupils().stream()
+        return c.everybody().stream()
                 .filter(p -> pupilIds.contains(p.id().toString()))
                 .map(Pupil::name)
                 .toList();

@@ -38,8 +38,8 @@ class ResultsOut implements ExportedTable {
 
     @Override
     public void write(UUID classId, UUID pupilId, Appendable to) throws IOException {
-        Map<String, String> names =
-                access.see(classId).pupils().stream().collect(Collectors.toMap(p -> p.id().toString(), p -> p.name()));
+        Map<String, String> names = access.see(classId).everybody().stream()
+                .collect(Collectors.toMap(p -> p.id().toString(), p -> p.name()));
         CSVPrinter printer = ResultsFile.printer(to);
         try (Stream<AttemptRow> all = pupilId == null
                 ? rows.streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAsc(classId)

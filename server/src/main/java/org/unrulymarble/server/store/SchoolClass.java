@@ -67,6 +67,11 @@ public class SchoolClass {
         return pupils.stream().filter(Pupil::isHere).toList();
     }
 
+    /** Those in it and those who left it: whoever is named in what was done. */
+    public List<Pupil> everybody() {
+        return List.copyOf(pupils);
+    }
+
     /** Those who left it and whose record is kept. */
     List<Pupil> left() {
         return pupils.stream().filter(p -> !p.isHere()).toList();

@@ -1,5 +1,6 @@
 package org.unrulymarble.server.store;
 
+import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -11,9 +12,9 @@ import org.unrulymarble.server.platform.Exported;
 @Configuration
 class StoreExport {
 
-    private record PupilOut(UUID id, String name, PupilDetails details) {
+    private record PupilOut(UUID id, String name, PupilDetails details, LocalDate leftOn) {
         static PupilOut of(Pupil p) {
-            return new PupilOut(p.id(), p.name(), p.details());
+            return new PupilOut(p.id(), p.name(), p.details(), p.leftOn());
         }
     }
 
@@ -24,7 +25,7 @@ class StoreExport {
         return Exported.ofClass(
                 "pupils",
                 (classId, row) -> within.executeWithoutResult(
-                        s -> access.see(classId).pupils().forEach(p -> row.accept(PupilOut.of(p)))),
+                        s -> access.see(classId).everybody().forEach(p -> row.accept(PupilOut.of(p)))),
                 (pupilId, row) -> within.executeWithoutResult(s -> row.accept(PupilOut.of(access.pupil(pupilId)))));
     }
 
