@@ -269,7 +269,7 @@ class LessonJourneyTest {
                                 .isString());
 
         browser.open("/plan");
-        browser.press("Copy, move or delete " + name);
+        browser.press("Copy, move, hand over or delete " + name);
         browser.press("Copy it");
         browser.seeText("One copy is planned");
         browser.press("Delete it");
