@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { HomeCardLine, HomeWeek } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { ChangeCard } from "./change-card";
 import { Links } from "./links";
 import { useHome } from "./use-home";
 
@@ -134,6 +135,7 @@ function CardLine({ classId, card, asked }: { classId: string; card: HomeCardLin
           <a href={`/api/home/cards/${card.id}/week.ics`} download aria-label={t("week.calendarOf", { name })}>
             {t("week.calendar")}
           </a>
+          {card.kept.length === 0 && card.tasks.length > 0 && <ChangeCard classId={classId} card={card} name={name} />}
           <button
             type="button"
             className="underline"

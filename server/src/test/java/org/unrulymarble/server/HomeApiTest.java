@@ -136,6 +136,49 @@ class HomeApiTest {
     }
 
     @Test
+    void a_card_is_made_anew_without_a_task_as_long_as_nothing_came_back() {
+        JsonNode card = made(",\"pupilIds\":" + pupils(1)).get("cards").get(0);
+        String path = "/api/home/cards/" + card.get("id").stringValue();
+        JsonNode before = data(card.get("id").stringValue());
+        String unwanted = card.at("/tasks/0/ladderId").stringValue();
+        String oldCode = code(before, 1, List.of(1), ReturnCode.Felt.EASY);
+
+        assertThat(api.post(path + "/remade", "{\"without\":[]}").badFields()).containsExactly("without");
+        assertThat(api.post(path + "/remade", "{\"without\":[\"%s\"]}".formatted(unwanted))
+                        .status())
+                .isEqualTo(204);
+
+        JsonNode after = cardOf(card.get("id").stringValue());
+        assertThat(after.get("practices")).isEqualTo(card.get("practices"));
+        assertThat(after.get("tasks").toString()).doesNotContain("\"" + unwanted + "\"");
+        assertThat(data(card.get("id").stringValue()).get("practices").toString())
+                .doesNotContain("\"" + unwanted + "\"");
+        assertThat(came(oldCode).get("taken")).as("a code of the card before").isEmpty();
+        String newCode = code(data(card.get("id").stringValue()), 1, List.of(1), ReturnCode.Felt.EASY);
+        JsonNode taken = came(newCode).get("taken");
+        assertThat(taken).hasSize(1);
+        assertThat(api.post(path + "/remade", "{\"without\":[\"%s\"]}".formatted(unwanted))
+                        .badFields())
+                .containsExactly("card");
+        // Nothing waits for the next test.
+        home().get("came")
+                .forEach(c ->
+                        api.post("/api/classes/" + classId + "/home/aside", "{\"ids\":[%s]}".formatted(c.get("id"))));
+    }
+
+    private JsonNode came(String code) {
+        return api.post("/api/classes/" + classId + "/home/came", "{\"text\":\"%s\"}".formatted(code))
+                .body();
+    }
+
+    private JsonNode cardOf(String id) {
+        for (JsonNode w : home().get("weeks"))
+            for (JsonNode card : w.get("cards"))
+                if (card.get("id").stringValue().equals(id)) return card;
+        throw new AssertionError("no card " + id);
+    }
+
+    @Test
     void a_withdrawn_card_and_another_class_say_so_and_slips_are_checked_by_range() {
         JsonNode week = made(",\"pupilIds\":" + pupils(2));
         JsonNode first = week.get("cards").get(0);

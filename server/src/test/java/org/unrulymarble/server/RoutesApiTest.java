@@ -132,6 +132,7 @@ class RoutesApiTest {
         bodies.put("GET /api/home/weeks/{id}/pages.zip", null);
         bodies.put("GET /api/home/weeks/{id}/cards.pdf", null);
         bodies.put("POST /api/home/cards/{id}/withdrawn", "{}");
+        bodies.put("POST /api/home/cards/{id}/remade", "{\"without\":[\"cup-and-sock\"]}");
         bodies.put("GET /api/home/cards/{id}/page", null);
         bodies.put("GET /api/home/cards/{id}/card.pdf", null);
         bodies.put("GET /api/home/cards/{id}/week.ics", null);

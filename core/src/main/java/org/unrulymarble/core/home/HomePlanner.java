@@ -1,10 +1,12 @@
 package org.unrulymarble.core.home;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Caution;
@@ -85,6 +87,22 @@ public final class HomePlanner {
                 .filter(l -> !isForHome(l, home, pupil.adaptations()) || !home.helper() && asksForAnother(l))
                 .map(Ladder::id)
                 .toList();
+    }
+
+    private HomePlanner(HomePlanner like, Collection<String> without) {
+        home = like.home;
+        pupil = like.pupil;
+        shoeCm = like.shoeCm;
+        practised = like.practised;
+        proposer = like.proposer;
+        notAtHome = Stream.concat(like.notAtHome.stream(), without.stream())
+                .distinct()
+                .toList();
+    }
+
+    /** The same without some tasks, by the ids of their ladders. */
+    public HomePlanner without(Collection<String> ladderIds) {
+        return new HomePlanner(this, ladderIds);
     }
 
     /** Never swings, dodging, gear for what is hard, or what is loud; with a partner only where there is one; and only what this pupil can do. */

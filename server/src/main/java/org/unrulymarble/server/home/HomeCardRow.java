@@ -50,11 +50,18 @@ public class HomeCardRow {
         this.id = UUID.randomUUID();
         this.weekId = weekId;
         this.pupilId = pupilId;
-        this.cardNumber = cardNumber;
+        made(cardNumber, body);
+    }
+
+    /** Other practices in the place of those that were: a card of another number, so that codes of the one before are not taken for its own. */
+    void made(int number, String practices) {
+        cardNumber = number;
         byte[] key = new byte[KEY_BYTES];
         RANDOM.nextBytes(key);
-        this.secret = HexFormat.of().formatHex(key);
-        this.body = body;
+        secret = HexFormat.of().formatHex(key);
+        body = practices;
+        linkHash = null;
+        linkUntil = null;
     }
 
     /** Its codes are taken no more, and no address leads to it. */

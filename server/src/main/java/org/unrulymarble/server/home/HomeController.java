@@ -95,6 +95,13 @@ class HomeController {
         cards.withdraw(id);
     }
 
+    /** Makes a card anew without some of its tasks. */
+    @PostMapping("/home/cards/{id}/remade")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remake(@PathVariable UUID id, @RequestBody HomeMaking.CardWithout wanted) {
+        making.remake(id, wanted);
+    }
+
     /** Codes as they were pasted, typed or photographed. */
     record Pasted(String text) {}
 

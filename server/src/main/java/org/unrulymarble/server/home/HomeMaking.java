@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.home.HomePlanner;
 import org.unrulymarble.core.home.HomePractice;
@@ -45,6 +46,7 @@ public class HomeMaking {
 
     private final HomeWeeks weeks;
     private final HomeCards cards;
+    private final HomeCames cames;
     private final RecordService records;
     private final ClassAccess access;
     private final LessonService lessons;
@@ -63,6 +65,7 @@ public class HomeMaking {
             LongWork longWork,
             HomeWeeks weeks,
             HomeCards cards,
+            HomeCames cames,
             RecordService records,
             ClassAccess access,
             LessonService lessons,
@@ -77,6 +80,7 @@ public class HomeMaking {
         this.longWork = longWork;
         this.weeks = weeks;
         this.cards = cards;
+        this.cames = cames;
         this.records = records;
         this.access = access;
         this.lessons = lessons;
@@ -120,6 +124,10 @@ public class HomeMaking {
 
     /** One pupil's part of the work, with all that it needs from the store. */
     private record Part(UUID pupilId, int home, HomePlanner planner, HomePlanner.Week week, Lesson lesson) {
+
+        Part without(List<String> ladderIds) {
+            return new Part(pupilId, home, planner.without(ladderIds), week, lesson);
+        }
 
         List<HomePractice> practices() {
             if (lesson == null) return planner.week(week);
@@ -183,6 +191,49 @@ public class HomeMaking {
         }
     }
 
+    /** @param without ladders of tasks that are not to be on the card, 1 to 20 */
+    record CardWithout(List<String> without) {
+        CardWithout {
+            new Checks().entries("without", without, 1, 20).done();
+        }
+    }
+
+    /**
+     * Makes a card anew without some of its tasks.
+     *
+     * @throws Refused for one that is withdrawn or from which something came back, and where nothing is left that fits
+     */
+    void remake(UUID cardId, CardWithout wanted) {
+        inOne.executeWithoutResult(status -> {
+            HomeCardRow card =
+                    cards.findById(cardId == null ? new UUID(0, 0) : cardId).orElseThrow(NotFound::new);
+            Week week = week(card.weekId());
+            new Checks()
+                    .that(!card.withdrawn(), "card", Fault.Rule.KIND, "one that is not withdrawn")
+                    .that(
+                            cames.findByCardIdInOrderByCameAt(List.of(cardId)).isEmpty(),
+                            "card",
+                            Fault.Rule.KIND,
+                            "one from which nothing came back yet")
+                    .done();
+            Pupil pupil = week.of().pupils().stream()
+                    .filter(p -> p.id().equals(card.pupilId()))
+                    .findFirst()
+                    .orElseThrow(NotFound::new);
+            List<HomePractice> practices = part(week, pupil, card.home(), records.practisedBy(pupil.id()))
+                    .without(wanted.without())
+                    .practices();
+            new Checks()
+                    .that(
+                            !practices.isEmpty(),
+                            "without",
+                            Fault.Rule.KIND,
+                            "such that something is left that fits this home")
+                    .done();
+            card.made(cards.highest() + 1, json.writeValueAsString(new CardBody(CardBody.VERSION, practices)));
+        });
+    }
+
     /** A pupil or a week that went meanwhile gets no card. */
     private void keep(UUID weekId, Part part, List<HomePractice> practices) {
         if (weeks.existsById(weekId) && cards.isPupil(part.pupilId()))
@@ -194,14 +245,13 @@ public class HomeMaking {
                     json.writeValueAsString(new CardBody(CardBody.VERSION, practices))));
     }
 
-    private List<Part> parts(UUID weekId) {
-        HomeWeekRow week = weeks.findById(weekId).orElseThrow(NotFound::new);
-        SchoolClass c = access.teach(week.classId());
-        Set<HomeOf> made = cards.findByWeekIdInOrderByCardNumber(List.of(weekId)).stream()
-                .map(card -> new HomeOf(card.pupilId(), card.home()))
-                .collect(Collectors.toSet());
-        Lesson lesson =
-                week.lessonId() == null ? null : lessons.see(week.lessonId()).lesson();
+    /** A week with all that its cards are made from. @param school the class's setting in a home of which nothing is known */
+    private record Week(HomeWeekRow row, SchoolClass of, Setting school, Lesson lesson, int year) {}
+
+    /** @throws NotFound for one of a class that the asker does not teach */
+    private Week week(UUID weekId) {
+        HomeWeekRow row = weeks.findById(weekId).orElseThrow(NotFound::new);
+        SchoolClass c = access.teach(row.classId());
         List<String> all = ladders.catalogue().all().stream().map(Ladder::id).toList();
         Setting school = new Setting(
                 Place.of(HomePlanner.UNKNOWN),
@@ -210,28 +260,37 @@ public class HomeMaking {
                 ladders.catalogue(),
                 planning,
                 records.standings(c.id(), all));
-        int year = LocalDate.now(clock).getYear();
+        Lesson lesson =
+                row.lessonId() == null ? null : lessons.see(row.lessonId()).lesson();
+        return new Week(row, c, school, lesson, LocalDate.now(clock).getYear());
+    }
+
+    private List<Part> parts(UUID weekId) {
+        Week week = week(weekId);
+        Set<HomeOf> made = cards.findByWeekIdInOrderByCardNumber(List.of(weekId)).stream()
+                .map(card -> new HomeOf(card.pupilId(), card.home()))
+                .collect(Collectors.toSet());
         List<Part> parts = new ArrayList<>();
-        for (Pupil pupil : c.pupils()) {
-            if (!week.pupils().contains(pupil.id())) continue;
-            List<HomePlanner.Home> homes = homes(pupil.details(), week);
+        for (Pupil pupil : week.of().pupils()) {
+            if (!week.row().pupils().contains(pupil.id())) continue;
             List<NextLesson.Practised> practised = records.practisedBy(pupil.id());
-            for (int home = 1; home <= homes.size(); home++)
-                if (!made.contains(new HomeOf(pupil.id(), home)))
-                    parts.add(new Part(
-                            pupil.id(),
-                            home,
-                            new HomePlanner(
-                                    school,
-                                    Roster.forPlan(pupil, year),
-                                    homes.get(home - 1),
-                                    pupil.details().shoeCm(),
-                                    practised,
-                                    proposer::ofFew),
-                            week.asked(),
-                            lesson));
+            for (int home = 1; home <= homes(pupil.details(), week.row()).size(); home++)
+                if (!made.contains(new HomeOf(pupil.id(), home))) parts.add(part(week, pupil, home, practised));
         }
         return parts;
+    }
+
+    private Part part(Week week, Pupil pupil, int home, List<NextLesson.Practised> practised) {
+        List<HomePlanner.Home> homes = homes(pupil.details(), week.row());
+        HomePlanner planner = new HomePlanner(
+                week.school(),
+                Roster.forPlan(pupil, week.year()),
+                // Whoever has one home only now has the card of the other made for that one.
+                homes.get(Math.min(home, homes.size()) - 1),
+                pupil.details().shoeCm(),
+                practised,
+                proposer::ofFew);
+        return new Part(pupil.id(), home, planner, week.row().asked(), week.lesson());
     }
 
     private record HomeOf(UUID pupilId, int home) {}

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -86,8 +87,12 @@ public class HomeViews {
             int home,
             int practices,
             List<HomePracticeLine> each,
+            List<HomeTaskName> tasks,
             List<Integer> kept,
             boolean withdrawn) {}
+
+    /** A task of a card, once. @param practices on which of them, from 1 */
+    public record HomeTaskName(String ladderId, String name, List<Integer> practices) {}
 
     /** @param number that its paper has printed on it */
     public record HomePracticeLine(LocalDate on, String number, List<HomeNumber> boxes) {}
@@ -176,6 +181,7 @@ public class HomeViews {
                         card.home(),
                         bodies.get(card.id()).practices().size(),
                         practices(w, card, bodies.get(card.id())),
+                        tasks(bodies.get(card.id())),
                         came.stream()
                                 .filter(r -> r.cardId().equals(card.id())
                                         && r.state() == HomeCameRow.State.KEPT
@@ -201,6 +207,18 @@ public class HomeViews {
                 wanted,
                 making,
                 lines);
+    }
+
+    private static List<HomeTaskName> tasks(CardBody body) {
+        Map<String, HomeTaskName> tasks = new LinkedHashMap<>();
+        for (int k = 1; k <= body.practices().size(); k++)
+            for (HomePractice.HomeTask task : body.practice(k).tasks()) {
+                List<Integer> on = tasks.computeIfAbsent(
+                                task.ladderId(), id -> new HomeTaskName(id, task.name(), new ArrayList<>()))
+                        .practices();
+                if (!on.contains(k)) on.add(k);
+            }
+        return List.copyOf(tasks.values());
     }
 
     private static List<HomePracticeLine> practices(HomeWeekRow w, HomeCardRow card, CardBody body) {
