@@ -21,19 +21,21 @@ function server(said: Record<string, unknown>, asked: string[] = []) {
   vi.stubGlobal("fetch", async (url: string, how?: RequestInit) => {
     const path = new URL(url, "http://here").pathname.replace("/api", "");
     asked.push(`${how?.method ?? "GET"} ${path}`);
+    if (path === "/lessons/handed" && !(path in said)) return new Response("[]", { status: 200 });
     if (!(path in said)) return new Promise<Response>(() => {});
     return new Response(JSON.stringify(said[path]), { status: 200, headers: { "Content-Type": "application/json" } });
   });
   return asked;
 }
 
-function today() {
-  const chosen = { id: "c1", name: "Team Teal", pupils: [], mayChange: true } as unknown as SchoolClass;
+function today(teaches = true) {
+  const own = { id: "c1", name: "Team Teal", pupils: [], mayChange: true } as unknown as SchoolClass;
+  const chosen = teaches ? own : undefined;
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <ChosenClass value={{ chosen, all: [chosen], choose: () => {} }}>
-          <Today who={{ teaches: true } as Who} />
+        <ChosenClass value={{ chosen, all: chosen ? [chosen] : [], choose: () => {} }}>
+          <Today who={{ teaches } as Who} />
         </ChosenClass>
       </MemoryRouter>
     </QueryClientProvider>,
@@ -64,4 +66,30 @@ it("runs nothing by accident that findings stop, wherever it is pressed", async 
   expect(asked).not.toContain("POST /runs");
   fireEvent.click(screen.getByRole("button", { name: "Run it all the same" }));
   await vi.waitFor(() => expect(asked).toContain("POST /runs"));
+});
+
+it("shows what was handed over before anything that could be pressed moves", async () => {
+  let tell: (all: unknown[]) => void = () => {};
+  const waiting = new Promise<unknown[]>((told) => {
+    tell = told;
+  });
+  server({ "/lessons": [line], "/runs/open": [] });
+  const plain = fetch;
+  vi.stubGlobal("fetch", async (url: string, how?: RequestInit) =>
+    url.endsWith("/lessons/handed") ? new Response(JSON.stringify(await waiting)) : plain(url, how),
+  );
+  today();
+  await new Promise((next) => setTimeout(next));
+  expect(screen.queryByRole("button", { name: "Run it" })).toBeNull();
+  tell([{ ...line, id: "l2", name: "Shed, windy Friday", className: "Team Ochre" }]);
+  expect(await screen.findByText("Shed, windy Friday")).toBeInTheDocument();
+  expect(screen.getByText("Team Ochre · Sail loft · 40 min")).toBeInTheDocument();
+});
+
+it("lets a helper without a class run what was handed to them", async () => {
+  server({ "/runs/open": [], "/lessons/handed": [{ ...line, className: "Team Ochre" }] });
+  today(false);
+  expect(await screen.findByRole("heading", { name: "Handed to you for today" })).toBeInTheDocument();
+  expect(screen.getByRole("link", { name: "Open the plan" })).toHaveAttribute("href", "/plan/l1");
+  expect(screen.getByRole("button", { name: "Run it" })).toBeEnabled();
 });

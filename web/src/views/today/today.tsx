@@ -21,7 +21,8 @@ export function Today({ who }: { who: Who }) {
   const { chosen } = useChosenClass();
   const runs = useQuery(openRuns);
   const handed = useQuery(handedToday);
-  if (!chosen && handed.isPending) return <Loading what={t("theNext")} />;
+  // What was handed over stands above the rest: coming later it would push a button from under the finger.
+  if (handed.isPending) return <Loading what={t("theNext")} />;
   if (!chosen && handed.data?.length) return <Handed lessons={handed.data} />;
   if (!chosen && !who.teaches)
     return (

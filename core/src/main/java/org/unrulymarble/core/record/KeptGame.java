@@ -5,11 +5,9 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.unrulymarble.core.check.Checks;
@@ -82,9 +80,10 @@ public sealed interface KeptGame {
             checks.done();
             sideA = List.copyOf(sideA);
             sideB = List.copyOf(sideB);
-            Set<String> seen = new HashSet<>();
             checks.that(!sideA.isEmpty() || !sideB.isEmpty(), "sideA", Fault.Rule.REQUIRED)
-                    .that(Stream.concat(sideA.stream(), sideB.stream()).allMatch(seen::add), "sideB", Fault.Rule.TWICE)
+                    .distinct(
+                            "sideB",
+                            Stream.concat(sideA.stream(), sideB.stream()).toList())
                     .done();
         }
 
@@ -147,8 +146,8 @@ public sealed interface KeptGame {
                     .done();
             bowlers = new LinkedHashMap<>(bowlers);
             new Checks()
-                    .that(!bowlers.isEmpty() && bowlers.size() <= 60, "bowlers", Fault.Rule.REQUIRED)
-                    .that(new HashSet<>(bowlers.values()).size() == bowlers.size(), "bowlers", Fault.Rule.TWICE)
+                    .entries("bowlers", bowlers.values(), 1, 60)
+                    .distinct("bowlers", bowlers.values())
                     .done();
         }
 

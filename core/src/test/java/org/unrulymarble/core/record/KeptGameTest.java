@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -75,6 +76,16 @@ class KeptGameTest {
         assertThatThrownBy(() -> jack(open, List.of("ada"), List.of("ada"))).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> jack(open, List.of(), List.of())).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> jack(open, List.of("a", "b", "c"), List.of())).isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void a_bowler_is_one_pupil_and_a_pupil_one_bowler() {
+        BowlingSheetAsk sheet = new BowlingSheetAsk(List.of(bowled("Ada", Zone.FAIR)), "Cy", "Ada");
+        Map<String, String> nobody = new HashMap<>();
+        nobody.put("Ada", null);
+        for (Map<String, String> wrong : List.of(Map.<String, String>of(), nobody, Map.of("Ada", "ada", "Bo", "ada")))
+            assertThatThrownBy(() -> new KeptGame.OfBowling(ID, DAY, "bowl-at-rings", "past-a-batter", sheet, wrong))
+                    .isInstanceOf(Refused.class);
     }
 
     @Test

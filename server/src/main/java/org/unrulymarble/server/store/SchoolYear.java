@@ -4,8 +4,10 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -78,10 +80,13 @@ class SchoolYear {
                         Fault.Rule.KIND,
                         "a class with fewer than " + ClassService.MAX_PUPILS + " pupils")
                 .done();
-        // Who changes a class from an older sight of it would take it back.
-        store.lock(from, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
+        // Who changes a class from an older sight of it would take it back. Always in one order: two moves the other
+        // way round would wait for each other.
+        Stream.of(from, to)
+                .distinct()
+                .sorted(Comparator.comparing(SchoolClass::id))
+                .forEach(c -> store.lock(c, LockModeType.PESSIMISTIC_FORCE_INCREMENT));
         if (!to.id().equals(from.id())) {
-            store.lock(to, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
             audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_MOVED, pupilId + " " + to.id());
             classes.move(pupilId, to, to.nextPlace());
             rooms.forEach(room -> room.move(pupilId, from.id(), to.id()));
