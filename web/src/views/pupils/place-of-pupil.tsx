@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { PupilRecord } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
@@ -19,12 +19,17 @@ export function PlaceOfPupil({ record }: { record: PupilRecord }) {
   const left = own?.left.find((p) => p.id === record.pupilId);
   const others = all.filter((c) => c.mayChange && c.id !== record.classId);
   const other = others.find((c) => c.id === to) ?? others[0];
+  const section = useRef<HTMLElement>(null);
+  // Whoever comes from the class list comes for this; the page above it was not there yet.
+  useEffect(() => {
+    if (window.location.hash === "#place") section.current?.scrollIntoView({ block: "center" });
+  }, []);
   const put = async (classId: string, here: boolean) => {
     if (!(await send("PUT", `/pupils/${record.pupilId}/place`, { classId, here }))) return;
     for (const key of ["classes", "lesson", "home"]) client.invalidateQueries({ queryKey: [key] });
   };
   return (
-    <section className="mt-9 print:hidden" aria-labelledby="place">
+    <section ref={section} className="mt-9 print:hidden" aria-labelledby="place">
       <h2 id="place">{t("place.title")}</h2>
       <p className="mt-1">
         {left

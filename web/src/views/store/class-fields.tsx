@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import { Fragment, type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import { Link } from "react-router";
 import type { ClassDoc, PupilDetails } from "../../api/types";
 import { Labelled } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
@@ -186,7 +187,18 @@ export function ClassFields({
       </button>
       {must("pupils") && <p className="font-semibold text-alert">{t("class.pupilsMust", { must: must("pupils") })}</p>}
       <Sheet title={t("class.removeOne")} open={removing !== undefined} onOpenChange={() => setRemoving(undefined)}>
-        {removing !== undefined && doc.pupils[removing]?.id && <WhatGoes pupilId={doc.pupils[removing].id} />}
+        {removing !== undefined && doc.pupils[removing]?.id && (
+          <>
+            <WhatGoes pupilId={doc.pupils[removing].id} />
+            <p className="mt-3">
+              {t("leaving.only")}{" "}
+              <Link to={`/pupils/${doc.pupils[removing].id}#place`}>
+                {t("leaving.how", { name: doc.pupils[removing].details.firstName })}
+              </Link>
+              .
+            </p>
+          </>
+        )}
         <p className="mt-4 flex gap-3">
           <button
             type="button"

@@ -17,9 +17,9 @@ export function GiveClass({ known }: { known: SchoolClass }) {
   const [to, setTo] = useState<string>();
   const people = useQuery({ ...colleagues, enabled: open });
   const teachers = (people.data ?? []).filter((c) => c.teaches);
-  const chosen = to ?? teachers[0]?.id;
+  const chosen = teachers.find((c) => c.id === to) ?? teachers[0];
   const give = useMutation<unknown, Problem, void>({
-    mutationFn: () => api("PUT", `/classes/${known.id}/teacher`, { version: known.version, accountId: chosen }),
+    mutationFn: () => api("PUT", `/classes/${known.id}/teacher`, { version: known.version, accountId: chosen?.id }),
     onSuccess: () => client.invalidateQueries(),
   });
   return (
@@ -34,12 +34,12 @@ export function GiveClass({ known }: { known: SchoolClass }) {
           <p className="mt-3 flex flex-wrap items-center gap-3">
             <Choice
               label={t("classes.to")}
-              value={chosen}
+              value={chosen.id}
               options={teachers.map((c) => ({ value: c.id, text: c.displayName }))}
               onChange={setTo}
             />
             <button type="button" className="btn btn-main" disabled={give.isPending} onClick={() => give.mutate()}>
-              {t("classes.giveIt", { name: known.name })}
+              {t("classes.giveIt", { name: known.name, teacher: chosen.displayName })}
             </button>
           </p>
         )}
