@@ -80,6 +80,7 @@ const says: Record<Finding["code"], Say> = {
   TOO_LITTLE_DEPTH: (f) => `One spot needs ${m(f, "needM")} of floor before the wall; there are ${m(f, "haveM")}.`,
   FLOOR_TOO_SMALL: (f) =>
     `One spot with its edges needs ${m(f, "needM")} × ${m(f, "byM")}; the floor is ${m(f, "haveM")} × ${m(f, "haveByM")}.`,
+  WALL_TOO_LOW: (f) => `The mark goes up to ${m(f, "needM")}; the highest free wall ends at ${m(f, "haveM")}.`,
   CEILING_TOO_LOW: (f) => `It needs ${m(f, "needM")} of height; the ceiling is at ${m(f, "haveM")}.`,
   SPOT_TOO_SMALL: (f) =>
     f.standM

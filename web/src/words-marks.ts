@@ -82,6 +82,7 @@ export const noRoom: Record<NonNullable<Spots["reason"]>, string> = {
   NO_WALL: "there is no free wall",
   WALL_TOO_SHORT: "the free wall is too short",
   TOO_LITTLE_DEPTH: "there is too little floor in front of the wall",
+  WALL_TOO_LOW: "the free wall ends below the mark",
   CEILING_TOO_LOW: "the ceiling is too low",
   FLOOR_TOO_SMALL: "the floor is too small",
   NO_ROOM_BESIDE: "there is no room beside the other stations",

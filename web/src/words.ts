@@ -17,6 +17,15 @@ import { texts } from "./words/texts";
 import { noRoom } from "./words-marks";
 
 const say = texts("plan");
+const ui = texts("ui");
+
+/** Sides of a room, drawn with its length from left to right. */
+export const edgeWord = {
+  TOP: ui("edge.TOP"),
+  RIGHT: ui("edge.RIGHT"),
+  BOTTOM: ui("edge.BOTTOM"),
+  LEFT: ui("edge.LEFT"),
+} as const;
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 
@@ -145,14 +154,15 @@ export function places(b: BlockPlan, spaceName: string, atHome: boolean): string
     return b.kind === "FREE" || b.kind === "ROUTINE" ? "All at once, wherever there is room." : "Nobody moves.";
   if (b.spots.reason) return `Nothing fits in ${spaceName}: ${noRoom[b.spots.reason]}.`;
   if (atHome) return "At home: each pupil alone.";
-  const spots = count(b.spots.spots, "spot fits", "spots fit");
+  const walls = b.atWalls.map((at) => say("room.wall", { n: at.spots, edge: edgeWord[at.edge] })).join(", ");
+  const spots = say(b.atWalls.length > 1 ? "room.walls" : "room.spots", { spots: b.spots.spots, walls });
   const working = b.helping ? `${b.workingAtOnce} work, ${b.helping} help` : `${b.workingAtOnce} work`;
   const rest = b.waiting === 0 ? "nobody waits" : `${b.waiting} ${b.quietSecPerPupil ? "at the quiet task" : "wait"}`;
   const left = [
     b.leftFree > 0 && `${count(b.leftFree, "more is", "more are")} left free before ways and things that stand there`,
     b.leftForWindows > 0 && `${count(b.leftForWindows, "more is", "more are")} left out beside the window`,
   ].filter(Boolean);
-  return `${spots} in rows: ${working}, ${rest}.${left.length ? ` ${left.join("; ")}.` : ""}`;
+  return `${spots}: ${working}, ${rest}.${left.length ? ` ${left.join("; ")}.` : ""}`;
 }
 
 /** How the turns come about; the number is worked out, never typed. */

@@ -15,18 +15,18 @@ export const featureWord: Record<Feature["kind"], string> = {
 const FREE_M = 0.8;
 
 /** What lies along the edges of a room, each with its own sign and its name; the floor before ways through is hatched. */
-export function Features({ place, scale, turned }: { place: LessonView["place"]; scale: number; turned: boolean }) {
+export function Features({ place, scale }: { place: LessonView["place"]; scale: number }) {
   return (
     <g>
       {place.features.map((f, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: features have no id and keep their order
-        <One key={i} f={f} place={place} scale={scale} turned={turned} />
+        <One key={i} f={f} place={place} scale={scale} />
       ))}
     </g>
   );
 }
 
-function One({ f, place, scale, turned }: { f: Feature; place: LessonView["place"]; scale: number; turned: boolean }) {
+function One({ f, place, scale }: { f: Feature; place: LessonView["place"]; scale: number }) {
   const { lengthM, widthM } = place.size;
   const through = f.kind === "DOOR" || f.kind === "WAY_OUT" || f.kind === "STAIRS";
   const deep = Math.max(f.depthM, through ? FREE_M : 0);
@@ -36,12 +36,11 @@ function One({ f, place, scale, turned }: { f: Feature; place: LessonView["place
     LEFT: { x: 0, y: f.fromM, w: deep, h: f.lengthM },
     RIGHT: { x: lengthM - deep, y: f.fromM, w: deep, h: f.lengthM },
   }[f.edge];
-  const at = turned ? { x: box.y, y: box.x, w: box.h, h: box.w } : box;
-  const x = 4 + at.x * scale;
-  const y = 4 + at.y * scale;
-  const w = at.w * scale;
-  const h = at.h * scale;
-  const edge = turned ? ({ TOP: "LEFT", LEFT: "TOP", BOTTOM: "RIGHT", RIGHT: "BOTTOM" } as const)[f.edge] : f.edge;
+  const x = 4 + box.x * scale;
+  const y = 4 + box.y * scale;
+  const w = box.w * scale;
+  const h = box.h * scale;
+  const { edge } = f;
   const line = {
     TOP: [x, y, x + w, y],
     BOTTOM: [x, y + h, x + w, y + h],

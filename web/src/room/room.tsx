@@ -1,11 +1,13 @@
 import type { Block, BlockPlan, Family, LessonView } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
-import { metres, places } from "../words";
+import { edgeWord, metres, places } from "../words";
 import { texts } from "../words/texts";
 import { Features } from "./features";
+import { type Edge, Walls, wallsOf } from "./walls";
 
 const t = texts("ui");
+const say = texts("plan");
 
 /** The room to scale, with the placed spots and what stands in it; a filled circle works, an empty one helps. */
 export function Room({
@@ -25,15 +27,10 @@ export function Room({
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const space = place.size;
-  // A wall task is drawn with the wall at the top; a wall along the width lies at the left of the room as it is described.
-  const wallAlongLength =
-    !space.wall || (space.wall.runM <= space.lengthM + 1e-9 && space.wall.depthM <= space.widthM + 1e-9);
-  const turned = needsWall && !!space.wall && !wallAlongLength;
-  const along = turned ? space.widthM : space.lengthM;
-  const across = turned ? space.lengthM : space.widthM;
-  const scale = width ? Math.min((width - 8) / along, 300 / across) : 0;
-  const w = along * scale;
-  const h = across * scale;
+  const scale = width ? Math.min((width - 8) / space.lengthM, 300 / space.widthM) : 0;
+  const w = space.lengthM * scale;
+  const h = space.widthM * scale;
+  const edges = (plan?.atWalls ?? []).flatMap((at) => Array<Edge>(at.spots).fill(at.edge));
   const family: Family = plan?.family ?? "MOVE";
   const sentence = plan ? places(plan, name, atHome) : "";
   let toWork = plan?.workingAtOnce ?? 0;
@@ -51,31 +48,31 @@ export function Room({
           className="block"
         >
           <rect x="4" y="4" width={w} height={h} fill="var(--color-tint)" stroke="var(--color-ink)" strokeWidth="3" />
-          {space.wall && needsWall && (
-            <line x1="4" x2={4 + space.wall.runM * scale} y1="5" y2="5" stroke={familyColour[family]} strokeWidth="8" />
-          )}
-          {space.wall && !needsWall && (
-            <line
-              x1="5"
-              y1="5"
-              x2={wallAlongLength ? 4 + space.wall.runM * scale : 5}
-              y2={wallAlongLength ? 5 : 4 + space.wall.runM * scale}
-              stroke="var(--color-ink)"
-              strokeWidth="7"
-            />
-          )}
-          <Features place={place} scale={scale} turned={turned} />
+          <Walls
+            place={place}
+            scale={scale}
+            colour={needsWall ? familyColour[family] : "var(--color-ink)"}
+            thick={needsWall ? 8 : 7}
+          />
+          <Features place={place} scale={scale} />
           {block?.mark && (
             <text x={4 + w - 8} y={30} textAnchor="end" fontSize="13" fontWeight="700" fill={familyColour[family]}>
               {`band ${metres(block.mark.lowM)} – ${metres(block.mark.highM)}`}
             </text>
           )}
-          {plan?.spots?.placed.map((p) => {
+          {plan?.spots?.placed.map((p, n) => {
             const px = 4 + p.xM * scale;
             const py = 4 + p.yM * scale;
             const pw = p.alongM * scale;
             const ph = p.acrossM * scale;
-            const tall = ph >= pw;
+            const edge = edges[n];
+            const sideways = edge === "LEFT" || edge === "RIGHT";
+            // At a wall: from side to side, and away from it; else as it lies.
+            const tall = sideways ? pw >= ph : ph >= pw;
+            const at = (side: number, away: number) => {
+              const to = edge === "BOTTOM" || edge === "RIGHT" ? 1 - away : away;
+              return sideways ? [px + pw * to, py + ph * side] : [px + pw * side, py + ph * to];
+            };
             const r = Math.max(3, Math.min(8, Math.min(pw, ph) / 6.5));
             const workers = Math.min(workersPerSpot, toWork);
             const helpers = Math.min(perSpot - workersPerSpot, toHelp);
@@ -94,9 +91,9 @@ export function Room({
                   strokeWidth="1.800"
                   strokeDasharray="6 4"
                 />
-                {needsWall && people > 0 && (
+                {edge && people > 0 && (
                   <path
-                    d={`M${px + pw / 2} ${py + 4}Q${px + pw * 0.42} ${py + ph * 0.45} ${px + pw * 0.38} ${py + ph * 0.78}`}
+                    d={`M${at(0.5, 0.03)}Q${at(0.42, 0.45)} ${at(0.38, 0.78)}`}
                     fill="none"
                     stroke={familyColour[family]}
                     strokeWidth="1.800"
@@ -104,8 +101,7 @@ export function Room({
                 )}
                 {Array.from({ length: people }, (_, i) => {
                   const along01 = people === 1 ? 0.5 : (i + 1) / (people + 1);
-                  const cx = tall ? px + pw * along01 : px + pw * (needsWall ? 0.8 : along01);
-                  const cy = tall ? py + ph * (needsWall ? 0.82 : 0.5) : py + ph * along01;
+                  const [cx, cy] = tall ? at(along01, edge ? 0.82 : 0.5) : at(edge ? 0.8 : along01, along01);
                   const works = i < workers;
                   return (
                     <circle
@@ -126,6 +122,14 @@ export function Room({
         </svg>
       </div>
       <figcaption className="mt-1.5 text-[0.95rem]">
+        {needsWall &&
+          wallsOf(place)
+            .filter((w) => w.stretch.holds)
+            .map((w) => (
+              <span key={`${w.edge} ${w.fromM}`} className="block text-soft">
+                {say("room.onIt", { edge: edgeWord[w.edge], holds: w.stretch.holds ?? "" })}
+              </span>
+            ))}
         <span className={plan?.spots?.reason ? "font-semibold text-alert" : ""}>{sentence}</span>
         {plan?.spots && plan.spots.placed.length > 0 && plan.helping > 0 && !atHome && (
           <span className="text-soft"> {t("room.filledWorksOpenHelps")}</span>

@@ -1,10 +1,12 @@
 import { useRef, useState } from "react";
 import type { BlockPlan, CircuitPlan, LessonView, StationPlan } from "../api/types";
+import { Choice } from "../ui/choice";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
-import { metres } from "../words";
+import { edgeWord, metres } from "../words";
 import { texts } from "../words/texts";
 import { Features } from "./features";
+import { type Edge, Walls, wallsOf } from "./walls";
 
 const t = texts("plan");
 
@@ -32,10 +34,10 @@ export function StationsRoom({
   must?: string;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const { lengthM, widthM, wall } = place.size;
+  const { lengthM, widthM } = place.size;
   const scale = width ? Math.min((width - 8) / lengthM, 340 / widthM) : 0;
-  const alongLength = !wall || (wall.runM <= lengthM + 1e-9 && wall.depthM <= widthM + 1e-9);
   const colour = (s: StationPlan) => familyColour[plans.find((p) => p.id === s.blockId)?.family ?? "MOVE"];
+  const wallOf = (s: StationPlan) => plans.find((p) => p.id === s.blockId)?.atWalls[0]?.edge;
   const where = circuit.stations
     .map((s, i) => t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length }))
     .join(" ");
@@ -65,17 +67,8 @@ export function StationsRoom({
             stroke="var(--color-ink)"
             strokeWidth="3"
           />
-          {wall && (
-            <line
-              x1="5"
-              y1="5"
-              x2={alongLength ? 4 + wall.runM * scale : 5}
-              y2={alongLength ? 5 : 4 + wall.runM * scale}
-              stroke="var(--color-ink)"
-              strokeWidth="7"
-            />
-          )}
-          <Features place={place} scale={scale} turned={false} />
+          <Walls place={place} scale={scale} colour="var(--color-ink)" thick={7} />
+          <Features place={place} scale={scale} />
           {circuit.stations.map((s, i) => (
             <One
               key={s.blockId}
@@ -102,11 +95,58 @@ export function StationsRoom({
               {s.reason
                 ? t("circuit.noRoom", { name: `${i + 1} ${names[i] ?? ""}` })
                 : t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length })}
+              {onPlace && !s.reason && (
+                <WhichWall place={place} s={s} n={i + 1} name={names[i] ?? ""} at={wallOf(s)} onPlace={onPlace} />
+              )}
             </li>
           ))}
         </ol>
       </figcaption>
     </figure>
+  );
+}
+
+/** Another wall for a station that needs one: it goes to the middle of it. */
+function WhichWall({
+  place,
+  s,
+  n,
+  name,
+  at,
+  onPlace,
+}: {
+  place: LessonView["place"];
+  s: StationPlan;
+  n: number;
+  name: string;
+  at: Edge | undefined;
+  onPlace: (blockId: string, xM: number, yM: number) => void;
+}) {
+  const walls = wallsOf(place);
+  if (!at || walls.length < 2) return null;
+  const { alongM, acrossM } = s.placed;
+  const halfDeep = (at === "TOP" || at === "BOTTOM" ? acrossM : alongM) / 2;
+  const put = (edge: Edge) => {
+    const wall = walls.find((w) => w.edge === edge);
+    if (!wall) return;
+    const mid = wall.fromM + wall.stretch.runM / 2;
+    const [x, y] = {
+      TOP: [mid, halfDeep],
+      BOTTOM: [mid, place.size.widthM - halfDeep],
+      LEFT: [halfDeep, mid],
+      RIGHT: [place.size.lengthM - halfDeep, mid],
+    }[edge] as [number, number];
+    onPlace(s.blockId, round(x - alongM / 2), round(y - acrossM / 2));
+  };
+  return (
+    <span className="ml-2 inline-block">
+      <Choice
+        label={t("circuit.wall", { n, name })}
+        value={at}
+        options={[...new Set(walls.map((w) => w.edge))].map((value) => ({ value, text: edgeWord[value] }))}
+        onChange={put}
+      />
+    </span>
   );
 }
 

@@ -113,7 +113,13 @@ export function AtHome({
               type="checkbox"
               className="size-4 accent-ink"
               checked={room.wall !== null}
-              onChange={(e) => setRoom({ wall: e.target.checked ? { runM: room.widthM, depthM: room.lengthM } : null })}
+              onChange={(e) =>
+                setRoom({
+                  wall: e.target.checked
+                    ? { runM: room.widthM, depthM: room.lengthM, heightM: null, holds: null }
+                    : null,
+                })
+              }
             />
             {t("atHome.aFreeWallOf")}
           </label>

@@ -3,18 +3,13 @@ import type { Feature, Place } from "../../api/types";
 import { featureWord } from "../../room/features";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
+import { edgeWord } from "../../words";
 import { texts } from "../../words/texts";
 import { surface } from "../../words-findings";
 import { SpaceMeasures } from "./space-measures";
+import { WallFields } from "./wall-fields";
 
 const t = texts("store");
-
-const edgeWord: Record<Feature["edge"], string> = {
-  TOP: "upper long side",
-  RIGHT: "right end",
-  BOTTOM: "lower long side",
-  LEFT: "left end",
-};
 
 const flags = [
   ["breakables", "things that break"],
@@ -72,6 +67,7 @@ export function SpaceFields({
         </div>
       </div>
       <SpaceMeasures place={place} must={(field) => must(`place.size.${field}`)} onPlace={onPlace} />
+      {place.size.wall && <WallFields place={place} must={must} onPlace={onPlace} />}
       <div className="flex flex-wrap gap-x-5 gap-y-2">
         {flags.map(([key, text]) => (
           <label key={key} className="flex items-center gap-2">

@@ -4,6 +4,8 @@ import { texts } from "../../words/texts";
 
 const t = texts("store");
 
+const bare = { runM: 0, depthM: 0, heightM: null, holds: null };
+
 /** How long, wide and high a place is, and how much of a free wall it has: one sentence. */
 export function SpaceMeasures({
   place,
@@ -51,7 +53,14 @@ export function SpaceMeasures({
           className="size-4 accent-ink"
           checked={size.wall !== null}
           onChange={(e) =>
-            setSize({ wall: e.target.checked ? { runM: size.lengthM, depthM: size.widthM } : null }, "wall")
+            onPlace(
+              {
+                ...place,
+                size: { ...size, wall: e.target.checked ? { ...bare, runM: size.lengthM, depthM: size.widthM } : null },
+                otherWalls: e.target.checked ? place.otherWalls : [],
+              },
+              "wall",
+            )
           }
         />
         {t("size.aWall")}
@@ -59,10 +68,10 @@ export function SpaceMeasures({
       {size.wall && (
         <>
           {metre(t("size.wall"), t("size.ofIt"), "wall.runM", size.wall.runM, (runM) =>
-            setSize({ wall: { runM, depthM: size.wall?.depthM ?? 0 } }, "runM"),
+            setSize({ wall: { ...(size.wall ?? bare), runM } }, "runM"),
           )}
           {metre(t("size.floor"), t("size.before"), "wall.depthM", size.wall.depthM, (depthM) =>
-            setSize({ wall: { runM: size.wall?.runM ?? 0, depthM } }, "depthM"),
+            setSize({ wall: { ...(size.wall ?? bare), depthM } }, "depthM"),
           )}
         </>
       )}

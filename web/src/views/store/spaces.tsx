@@ -5,6 +5,7 @@ import { session, spaces } from "../../api/queries";
 import type { Place, Space, SpaceDoc } from "../../api/types";
 import { featureWord } from "../../room/features";
 import { Room } from "../../room/room";
+import { wallsOf } from "../../room/walls";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
@@ -28,6 +29,7 @@ const plain: Place = {
   openWater: false,
   lowLamps: false,
   features: [],
+  otherWalls: [],
 };
 
 /** Rooms and yards, measured once. */
@@ -76,7 +78,7 @@ function told({ size, ...p }: Place): string {
     `${metres(size.lengthM)} × ${metres(size.widthM)}`,
     size.ceilingM ? `ceiling ${metres(size.ceilingM)}` : "open sky",
     surface[p.surface],
-    size.wall ? `${metres(size.wall.runM)} of free wall` : "no free wall",
+    size.wall ? t("walls.total", wallsTold({ size, ...p })) : "no free wall",
     p.wet === "NOW" ? "wet" : p.wet === "MORNINGS" ? "wet in the mornings" : "",
     p.breakables ? "things that break" : "",
     p.neighboursBelow ? "neighbours below" : "",
@@ -86,6 +88,14 @@ function told({ size, ...p }: Place): string {
   ]
     .filter(Boolean)
     .join(", ");
+}
+
+function wallsTold(place: Place) {
+  const walls = wallsOf(place);
+  return {
+    m: metres(walls.reduce((sum, w) => sum + w.stretch.runM, 0)),
+    n: new Set(walls.map((w) => w.edge)).size,
+  };
 }
 
 function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {

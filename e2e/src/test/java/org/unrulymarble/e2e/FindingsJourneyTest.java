@@ -146,6 +146,30 @@ class FindingsJourneyTest {
         browser.seeText("16 m × 10 m");
     }
 
+    @Test
+    void a_room_has_a_second_free_wall_and_a_task_is_at_both() {
+        browser.signIn("okafor");
+        browser.open("/store/spaces");
+        browser.press("Sail loft");
+        browser.press("another free wall");
+        browser.seeText("18.4 m of free wall on 2 sides");
+        browser.type(browser.labelled("Length of wall 2, m of it,"), "20");
+        browser.seeText("Length of wall 2 must be");
+        browser.type(browser.labelled("Length of wall 2, m of it,"), "4.5");
+        browser.seeText("13.7 m of free wall on 2 sides");
+
+        Lessons lessons = new Lessons(browser);
+        String lesson = lessons.newLesson("Two walls");
+        browser.open("/plan/" + lesson);
+        browser.seeText("at the lower long side");
+
+        browser.request("DELETE", "/api/lessons/" + lesson, null);
+        browser.open("/store/spaces");
+        browser.press("Sail loft");
+        browser.labelled("Take away wall 2").click();
+        browser.seeText("9.2 m of free wall,");
+    }
+
     private String kitCount() {
         return browser.labelled("How many tennis ball").getDomProperty("value");
     }

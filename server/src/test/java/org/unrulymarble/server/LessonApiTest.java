@@ -352,6 +352,23 @@ class LessonApiTest {
         assertThat(api.post("/api/spaces", walled.formatted("8", "7")).badFields())
                 .containsExactly("place.size.wall.depthM");
         assertThat(api.post("/api/spaces", walled.formatted("6", "9")).status()).isEqualTo(201);
+
+        String more = walled.formatted("9", "3")
+                .replace(
+                        "\"surface\"",
+                        "\"otherWalls\":[{\"edge\":\"%s\",\"fromM\":%s,\"stretch\":{\"runM\":%s,\"depthM\":3}}],\"surface\"");
+        assertThat(api.post("/api/spaces", more.formatted("BOTTOM", "1", "20")).badFields())
+                .containsExactly("place.otherWalls[0].stretch.runM");
+        assertThat(api.post("/api/spaces", more.formatted("TOP", "1", "2")).badFields())
+                .containsExactly("place.otherWalls[0].fromM");
+        assertThat(api.post(
+                                "/api/spaces",
+                                more.replace("{\"edge\"", "null,{\"edge\"").formatted("TOP", "1", "2"))
+                        .badFields())
+                .containsExactly("place.otherWalls[0]");
+        Api.Answer made = api.post("/api/spaces", more.formatted("BOTTOM", "1", "4"));
+        assertThat(made.body().at("/place/otherWalls/0/stretch/runM").doubleValue())
+                .isEqualTo(4);
     }
 
     private static String path(Api.Answer made) {

@@ -64,6 +64,8 @@ public record Fault(String field, Rule rule, List<Object> figures) {
         SHIPPED,
         /** A list that has lost something that is in use; figures: what it was called, how often it was used. */
         IN_USE,
+        /** A free wall that lies on another one of the same side; figures: none. */
+        WALLS_MEET,
         /** A station beyond the floor or away from the wall that it needs; figures: none. */
         PLACE_OUTSIDE,
         /** A station before a door, a way out, stairs, or where something stands; figures: none. */

@@ -20,6 +20,9 @@ public record SideBySide(List<Station> stations, double share, double most) {
 
     private static final int KEPT = 256;
 
+    /** So far off a wall a station that needs it is still meant to be at it. */
+    private static final double TO_WALL_M = 0.8;
+
     /** @param freeM floor that is kept free before a way through */
     public record SideBySideAsk(Place place, List<StationAsk> stations, double freeM) {
         public SideBySideAsk {
@@ -32,6 +35,7 @@ public record SideBySide(List<Station> stations, double share, double most) {
      * @param parts how often a crew changes parts until everyone has worked
      * @param rounds of one visit
      * @param mostSpots no more than so many, or null
+     * @param markM the upper edge of a mark on the wall, or null
      * @param windowsHurt whether nobody works at a wall beside a window
      * @param at where it was put, or null to be laid where it goes; what cannot be there any more, or has another size now, is laid anew
      */
@@ -41,6 +45,7 @@ public record SideBySide(List<Station> stations, double share, double most) {
             int parts,
             int rounds,
             Integer mostSpots,
+            Double markM,
             boolean windowsHurt,
             Spots.Placed at) {}
 
@@ -66,17 +71,43 @@ public record SideBySide(List<Station> stations, double share, double most) {
         for (int i = 0; i < ask.stations().size(); i++) {
             StationAsk s = ask.stations().get(i);
             Station at = now.stations().get(i);
-            Spots.Placed there = new Spots.Placed(
-                    i == station ? xM : at.xM(), i == station ? yM : at.yM(), at.alongM(), at.acrossM());
+            Spots.Placed there = i == station
+                    ? there(ask, station, at, xM, yM)
+                    : new Spots.Placed(at.xM(), at.yM(), at.alongM(), at.acrossM());
             stations.add(new StationAsk(
-                    s.footprint(), s.crews(), s.parts(), s.rounds(), s.mostSpots(), s.windowsHurt(), there));
+                    s.footprint(), s.crews(), s.parts(), s.rounds(), s.mostSpots(), s.markM(), s.windowsHurt(), there));
         }
         return new SideBySideAsk(ask.place(), stations, ask.freeM());
     }
 
     /** What hinders a station that fits from being put there, the others staying where they are; empty for nothing. */
     public static Optional<Why> hindrance(SideBySideAsk ask, int station, double xM, double yM) {
-        return new SideBySideSearch(ask).hindrance(of(ask), station, xM, yM);
+        SideBySide now = of(ask);
+        return new SideBySideSearch(ask)
+                .hindrance(now, station, there(ask, station, now.stations().get(station), xM, yM));
+    }
+
+    /** Where it was let go; what needs a wall goes to the nearest one that is not far, turned where that runs the other way. */
+    private static Spots.Placed there(SideBySideAsk ask, int station, Station now, double xM, double yM) {
+        Spots.Placed asIs = new Spots.Placed(xM, yM, now.alongM(), now.acrossM());
+        if (!ask.stations().get(station).footprint().needsWall() || !now.fits()) return asIs;
+        Space room = ask.place().size();
+        boolean alongLength = now.way() == Way.TOP || now.way() == Way.BOTTOM;
+        double run = alongLength ? now.alongM() : now.acrossM();
+        double deep = alongLength ? now.acrossM() : now.alongM();
+        double midX = xM + now.alongM() / 2;
+        double midY = yM + now.acrossM() / 2;
+        Spots.Placed best = asIs;
+        double nearest = TO_WALL_M;
+        for (FreeWall wall : ask.place().walls()) {
+            double along = (wall.alongLength() ? midX : midY) - run / 2 - wall.fromM();
+            Area at = wall.inRoom(room, new Spots.Placed(along, 0, run, deep));
+            double off = Math.hypot(at.xM() + at.alongM() / 2 - midX, at.yM() + at.acrossM() / 2 - midY);
+            if (off >= nearest) continue;
+            nearest = off;
+            best = new Spots.Placed(at.xM(), at.yM(), at.alongM(), at.acrossM());
+        }
+        return best;
     }
 
     /** Where whoever throws across the floor throws to; at a wall it is the wall. */

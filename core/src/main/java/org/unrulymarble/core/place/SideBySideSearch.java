@@ -70,7 +70,9 @@ final class SideBySideSearch {
         List<int[]> all = new ArrayList<>();
         if (levels.stream().anyMatch(List::isEmpty)) return all;
         fill(levels, new int[levels.size()], 0, all);
-        all.sort(Comparator.comparingDouble((int[] a) -> -share(levels, a)).thenComparingInt(a -> spots(levels, a)));
+        all.sort(Comparator.comparingDouble((int[] a) -> -share(levels, a))
+                .thenComparingInt(a -> wavesOfNobody(levels, a))
+                .thenComparingInt(a -> spots(levels, a)));
         return all.stream()
                 .filter(a -> mayFit(levels, a))
                 .limit(MOST_ASSIGNMENTS)
@@ -99,6 +101,16 @@ final class SideBySideSearch {
                 .orElse(0);
     }
 
+    /** Where a visit is too short for everybody whatever is done, fewer waves are nearer to it. */
+    private static int wavesOfNobody(List<List<Level>> levels, int[] chosen) {
+        int waves = 0;
+        for (int i = 0; i < chosen.length; i++) {
+            Level level = levels.get(i).get(chosen[i]);
+            if (level.worth() == 0) waves += level.waves();
+        }
+        return waves;
+    }
+
     private int spots(List<List<Level>> levels, int[] chosen) {
         return IntStream.range(0, chosen.length)
                 .map(i -> levels.get(i).get(chosen[i]).spots())
@@ -114,8 +126,10 @@ final class SideBySideSearch {
             floor += spots * f.lengthM() * f.widthM();
             if (f.needsWall()) wall += spots * f.widthM() + (spots - 1) * f.gapM();
         }
-        Wall free = ask.place().size().wall();
-        return floor <= lengthM * widthM + 1e-9 && (wall == 0 || (free != null && wall <= free.runM() + 1e-9));
+        double free = ask.place().walls().stream()
+                .mapToDouble(w -> w.stretch().runM())
+                .sum();
+        return floor <= lengthM * widthM + 1e-9 && wall <= free + 1e-9;
     }
 
     /** Those that were put somewhere first, then those at the wall, then the largest. */
@@ -165,24 +179,43 @@ final class SideBySideSearch {
         return floor.why(s, there, laid) == null ? Optional.of(there) : Optional.empty();
     }
 
-    Optional<Why> hindrance(SideBySide now, int station, double xM, double yM) {
+    Optional<Why> hindrance(SideBySide now, int station, Spots.Placed at) {
         Laid[] others = new Laid[now.stations().size()];
         for (int i = 0; i < others.length; i++)
             if (i != station) others[i] = asLaid(i, now.stations().get(i));
         Station own = now.stations().get(station);
-        Laid from = asLaid(station, own);
-        if (from == null) return Optional.of(new Why(Hindrance.OUTSIDE, null));
+        if (!own.fits()) return Optional.of(new Why(Hindrance.OUTSIDE, null));
         StationAsk s = ask.stations().get(station);
-        return Optional.ofNullable(floor.why(s, floor.at(s, from.shape(), xM, yM), others));
+        Shape shape = s.footprint().needsWall() ? wholeAtWall(s, at) : whole(own.way(), null, at);
+        return Optional.ofNullable(floor.why(s, floor.at(s, shape, at.xM(), at.yM()), others));
     }
 
     /** As one rectangle; null for what has no room. */
     private Laid asLaid(int i, Station s) {
         if (!s.fits()) return null;
         StationAsk asked = ask.stations().get(i);
-        Shape whole = new Shape(
-                1, 1, s.alongM(), s.acrossM(), 0, s.way(), asked.footprint().needsWall());
+        Spots.Placed at = new Spots.Placed(s.xM(), s.yM(), s.alongM(), s.acrossM());
+        Shape whole = asked.footprint().needsWall() ? wholeAtWall(asked, at) : whole(s.way(), null, at);
         return floor.at(asked, whole, s.xM(), s.yM());
+    }
+
+    private static Shape whole(Way way, FreeWall wall, Spots.Placed at) {
+        return new Shape(1, 1, at.alongM(), at.acrossM(), 0, way, wall);
+    }
+
+    /** At the wall at which it lies, else at the first one, where it then does not. */
+    private Shape wholeAtWall(StationAsk s, Spots.Placed at) {
+        Area a = new Area(at.xM(), at.yM(), at.alongM(), at.acrossM());
+        List<FreeWall> walls = ask.place().walls();
+        FreeWall wall = walls.stream()
+                .filter(w -> w.holds(ask.place().size(), a, s.footprint().edgeM()))
+                .findFirst()
+                .orElse(walls.get(0));
+        return whole(way(wall), wall, at);
+    }
+
+    private static Way way(FreeWall wall) {
+        return Way.valueOf(wall.edge().name());
     }
 
     /** Where nothing holds all of them: one after the other, as small as may be, and who finds no room is told so. */
@@ -231,8 +264,10 @@ final class SideBySideSearch {
 
     /** Why a station does not even fit when it is alone. */
     private Spots.Reason alone(int station) {
-        Spots.Reason reason = Spots.of(new Spots.SpotsAsk(
-                        ask.place().size(), ask.stations().get(station).footprint(), 1, 1))
+        StationAsk s = ask.stations().get(station);
+        Spots.Reason reason = Layout.of(new Layout.LayoutAsk(
+                        ask.place(), s.footprint(), 1, 1, null, s.markM(), s.windowsHurt(), ask.freeM()))
+                .spots()
                 .reason();
         return reason == null ? Spots.Reason.NO_ROOM_BESIDE : reason;
     }
@@ -256,7 +291,7 @@ final class SideBySideSearch {
         if (f.heightM() != null && ceilingM != null && f.heightM() > ceilingM + 1e-9) return List.of();
         List<Shape> out = new ArrayList<>();
         if (f.needsWall()) {
-            if (ask.place().size().wall() != null) out.add(atWall(f, level.spots()));
+            for (FreeWall wall : ask.place().walls()) if (reaches(s, wall)) out.add(atWall(f, level.spots(), wall));
         } else {
             for (int rows = 1; rows <= level.spots(); rows++) {
                 int columns = (level.spots() + rows - 1) / rows;
@@ -271,63 +306,49 @@ final class SideBySideSearch {
 
     private boolean inRoom(Footprint f, Shape shape) {
         double edge = 2 * f.edgeM();
-        if (!shape.atWall()) return shape.alongM() + edge <= lengthM + 1e-9 && shape.acrossM() + edge <= widthM + 1e-9;
-        Wall wall = ask.place().size().wall();
-        boolean top = ask.place().wallAlongLength();
-        double run = top ? shape.alongM() : shape.acrossM();
-        double depth = top ? shape.acrossM() : shape.alongM();
-        return run + edge <= wall.runM() + 1e-9 && depth + f.edgeM() <= wall.depthM() + 1e-9;
+        FreeWall at = shape.wall();
+        if (at == null) return shape.alongM() + edge <= lengthM + 1e-9 && shape.acrossM() + edge <= widthM + 1e-9;
+        double run = at.alongLength() ? shape.alongM() : shape.acrossM();
+        double depth = at.alongLength() ? shape.acrossM() : shape.alongM();
+        return run + edge <= at.stretch().runM() + 1e-9
+                && depth + f.edgeM() <= at.stretch().depthM() + 1e-9;
     }
 
-    private Shape atWall(Footprint f, int spots) {
-        return ask.place().wallAlongLength()
-                ? new Shape(spots, 1, f.widthM(), f.lengthM(), f.gapM(), Way.TOP, true)
-                : new Shape(1, spots, f.lengthM(), f.widthM(), f.gapM(), Way.LEFT, true);
+    private static boolean reaches(StationAsk s, FreeWall wall) {
+        return s.markM() == null || wall.stretch().reaches(s.markM());
+    }
+
+    private static Shape atWall(Footprint f, int spots, FreeWall wall) {
+        return wall.alongLength()
+                ? new Shape(spots, 1, f.widthM(), f.lengthM(), f.gapM(), way(wall), wall)
+                : new Shape(1, spots, f.lengthM(), f.widthM(), f.gapM(), way(wall), wall);
     }
 
     private static void turned(Footprint f, int columns, int rows, boolean turned, List<Shape> out) {
         double along = turned ? f.widthM() : f.lengthM();
         double across = turned ? f.lengthM() : f.widthM();
         if (!f.oneRow()) {
-            out.add(new Shape(columns, rows, along, across, f.gapM(), null, false));
+            out.add(new Shape(columns, rows, along, across, f.gapM(), null, null));
             return;
         }
         for (Way way : turned ? List.of(Way.BOTTOM, Way.TOP) : List.of(Way.RIGHT, Way.LEFT))
-            out.add(new Shape(columns, rows, along, across, f.gapM(), way, false));
+            out.add(new Shape(columns, rows, along, across, f.gapM(), way, null));
     }
 
     /** Every corner that a shape may be pushed into: the room's, another's, and beside what is kept free. */
     private List<Laid> places(StationAsk s, Shape shape, Laid[] laid) {
-        double gap = Math.max(StationFloor.LEAST_GAP_M, s.footprint().gapM());
-        double edge = s.footprint().edgeM();
-        boolean top = ask.place().wallAlongLength();
-        List<Double> xs = new ArrayList<>();
-        List<Double> ys = new ArrayList<>();
-        if (shape.atWall() && !top) xs.add(0.0);
-        else {
-            double end = shape.atWall() ? ask.place().size().wall().runM() : lengthM;
-            xs.add(edge);
-            xs.add(end - edge - shape.alongM());
-            for (Laid l : laid)
-                if (l != null) {
-                    xs.add(l.area().xM() + l.area().alongM() + Math.max(gap, l.gapM()));
-                    xs.add(l.area().xM() - Math.max(gap, l.gapM()) - shape.alongM());
-                }
-            for (Area a : floor.keptFree()) xs.add(a.xM() + a.alongM());
-            xs.removeIf(x -> x < edge - 1e-9 || x + shape.alongM() > end - edge + 1e-9);
-        }
-        if (shape.atWall() && top) ys.add(0.0);
-        else {
-            double end = shape.atWall() ? ask.place().size().wall().runM() : widthM;
-            ys.add(edge);
-            ys.add(end - edge - shape.acrossM());
-            for (Laid l : laid)
-                if (l != null) {
-                    ys.add(l.area().yM() + l.area().acrossM() + Math.max(gap, l.gapM()));
-                    ys.add(l.area().yM() - Math.max(gap, l.gapM()) - shape.acrossM());
-                }
-            for (Area a : floor.keptFree()) ys.add(a.yM() + a.acrossM());
-            ys.removeIf(y -> y < edge - 1e-9 || y + shape.acrossM() > end - edge + 1e-9);
+        FreeWall wall = shape.wall();
+        List<Double> xs = corners(s, shape, laid, true);
+        List<Double> ys = corners(s, shape, laid, false);
+        if (wall != null) {
+            Spots.Placed first = new Spots.Placed(
+                    0,
+                    0,
+                    wall.alongLength() ? shape.alongM() : shape.acrossM(),
+                    wall.alongLength() ? shape.acrossM() : shape.alongM());
+            Area pinned = wall.inRoom(ask.place().size(), first);
+            if (wall.alongLength()) ys = List.of(pinned.yM());
+            else xs = List.of(pinned.xM());
         }
         List<Laid> out = new ArrayList<>();
         for (double x : xs.stream().distinct().toList())
@@ -335,6 +356,27 @@ final class SideBySideSearch {
                 Laid there = floor.at(s, shape, x, y);
                 if (floor.why(s, there, laid) == null) out.add(there);
             }
+        return out;
+    }
+
+    /** Where a side of the shape may begin along the length or across it. */
+    private List<Double> corners(StationAsk s, Shape shape, Laid[] laid, boolean along) {
+        double gap = Math.max(StationFloor.LEAST_GAP_M, s.footprint().gapM());
+        double edge = s.footprint().edgeM();
+        FreeWall wall = shape.wall();
+        double size = along ? shape.alongM() : shape.acrossM();
+        double from = wall == null ? edge : wall.fromM() + edge;
+        double to = (wall != null ? wall.endM() : along ? lengthM : widthM) - edge - size;
+        List<Double> out = new ArrayList<>(List.of(from, to));
+        for (Laid l : laid)
+            if (l != null) {
+                double at = along ? l.area().xM() : l.area().yM();
+                double end = at + (along ? l.area().alongM() : l.area().acrossM());
+                out.add(end + Math.max(gap, l.gapM()));
+                out.add(at - Math.max(gap, l.gapM()) - size);
+            }
+        for (Area a : floor.keptFree()) out.add(along ? a.xM() + a.alongM() : a.yM() + a.acrossM());
+        out.removeIf(v -> v < from - 1e-9 || v > to + 1e-9);
         return out;
     }
 }

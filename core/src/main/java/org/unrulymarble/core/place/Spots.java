@@ -28,12 +28,19 @@ public record Spots(long spots, Integer waves, long rows, long columns, List<Pla
         NO_WALL,
         WALL_TOO_SHORT,
         TOO_LITTLE_DEPTH,
+        /** The mark would be above the free part of every wall. */
+        WALL_TOO_LOW,
         CEILING_TOO_LOW,
         FLOOR_TOO_SMALL,
         /** Every spot would stand before a door, a way out, stairs, an obstacle or a window. */
         NOTHING_LEFT_FREE,
         /** It would fit alone, and not beside the other stations of its circuit. */
         NO_ROOM_BESIDE
+    }
+
+    /** The same grid with its rectangles where they lie in a room. */
+    Spots at(List<Placed> inRoom) {
+        return new Spots(spots, waves, rows, columns, List.copyOf(inRoom), reason);
     }
 
     /** The same grid with only these of its rectangles, and the waves that they make. */
@@ -119,6 +126,10 @@ public record Spots(long spots, Integer waves, long rows, long columns, List<Pla
     }
 
     private static Spots none(SpotsAsk ask, Reason reason) {
-        return new Spots(0, ask.pupils() == 0 ? 0 : null, 0, 0, List.of(), reason);
+        return none(ask.pupils(), reason);
+    }
+
+    static Spots none(int pupils, Reason reason) {
+        return new Spots(0, pupils == 0 ? 0 : null, 0, 0, List.of(), reason);
     }
 }

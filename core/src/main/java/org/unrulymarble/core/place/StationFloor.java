@@ -14,8 +14,8 @@ final class StationFloor {
     /** Walking room between two stations where the tasks ask for less. */
     static final double LEAST_GAP_M = 0.4;
 
-    /** So many spots in rows and columns, one way round. @param way where the ball goes, or null */
-    record Shape(int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, boolean atWall) {
+    /** So many spots in rows and columns, one way round. @param way where the ball goes, or null @param wall that it stands at, or null */
+    record Shape(int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, FreeWall wall) {
         double alongM() {
             return columns * spotAlongM + (columns - 1) * gapM;
         }
@@ -61,7 +61,8 @@ final class StationFloor {
     Why why(StationAsk s, Laid there, Laid[] laid) {
         if (outside(s, there)) return new Why(Hindrance.OUTSIDE, null);
         for (Area kept : keptFree) if (there.area().meets(kept)) return new Why(Hindrance.WAY, null);
-        if (s.windowsHurt() && there.shape().atWall() && beforeAWindow(there.area()))
+        FreeWall wall = there.shape().wall();
+        if (s.windowsHurt() && wall != null && wall.windowBefore(ask.place(), there.area()))
             return new Why(Hindrance.WINDOW, null);
         for (int i = 0; i < laid.length; i++) {
             Laid other = laid[i];
@@ -79,32 +80,18 @@ final class StationFloor {
     private boolean outside(StationAsk s, Laid there) {
         Area a = there.area();
         double edge = s.footprint().edgeM() - Rounding.SLACK;
-        boolean wall = there.shape().atWall();
-        boolean top = ask.place().wallAlongLength();
-        double runM = wall ? ask.place().size().wall().runM() : 0;
-        boolean xFree = wall && !top;
-        boolean yFree = wall && top;
-        if (xFree
-                ? Math.abs(a.xM()) > Rounding.SLACK
-                : a.xM() < edge || a.xM() + a.alongM() > (wall ? runM : lengthM) - edge) return true;
-        return yFree
-                ? Math.abs(a.yM()) > Rounding.SLACK
-                : a.yM() < edge || a.yM() + a.acrossM() > (wall ? runM : widthM) - edge;
-    }
-
-    private boolean beforeAWindow(Area area) {
-        boolean top = ask.place().wallAlongLength();
-        Feature.Edge edge = top ? Feature.Edge.TOP : Feature.Edge.LEFT;
-        double from = top ? area.xM() : area.yM();
-        double to = from + (top ? area.alongM() : area.acrossM());
-        return ask.place().features().stream()
-                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
-                .anyMatch(f -> from < f.fromM() + f.lengthM() - 1e-9 && f.fromM() < to - 1e-9);
+        FreeWall wall = there.shape().wall();
+        if (wall != null)
+            return !wall.holds(ask.place().size(), a, s.footprint().edgeM());
+        return a.xM() < edge
+                || a.xM() + a.alongM() > lengthM - edge
+                || a.yM() < edge
+                || a.yM() + a.acrossM() > widthM - edge;
     }
 
     /** The floor between whoever throws and the edge of the room; null at a wall and where nothing is thrown. */
     private Area beyond(Shape shape, Area a) {
-        if (shape.atWall() || shape.way() == null) return null;
+        if (shape.wall() != null || shape.way() == null) return null;
         return switch (shape.way()) {
             case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), lengthM - a.xM() - a.alongM(), a.acrossM());
             case LEFT -> new Area(0, a.yM(), a.xM(), a.acrossM());

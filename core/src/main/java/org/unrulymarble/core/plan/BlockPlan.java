@@ -12,6 +12,7 @@ import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.place.Layout;
 import org.unrulymarble.core.place.Spots;
 
 /**
@@ -27,6 +28,7 @@ import org.unrulymarble.core.place.Spots;
  * @param waiting pupils who wait for a spot while the first wave is at it
  * @param optionalSec what the optional rounds take, 0 without one
  * @param spots where they work, null for time that is no task
+ * @param atWalls how many of them are at which side of the room, in their order; empty for what needs no wall
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
  * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate}, measure and distance likewise
@@ -61,6 +63,7 @@ public record BlockPlan(
         long touches,
         List<Stretch> setStretches,
         Spots spots,
+        List<Layout.AtWall> atWalls,
         int leftFree,
         int leftForWindows,
         List<String> steps,
@@ -127,6 +130,7 @@ public record BlockPlan(
                 touches,
                 setStretches,
                 p.isTask() ? p.layout().spots() : null,
+                p.isTask() ? p.layout().atWalls() : List.of(),
                 p.isTask() ? p.layout().leftFree() : 0,
                 p.isTask() ? p.layout().leftForWindows() : 0,
                 p.steps(),

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.plan;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.unrulymarble.core.chance.GateChance;
@@ -12,6 +13,7 @@ import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.measure.StepsHeld;
+import org.unrulymarble.core.place.FreeWall;
 import org.unrulymarble.core.place.Space;
 
 /**
@@ -115,11 +117,12 @@ public record Pacing(
         return Math.max(1, 1 + Rounding.floor(leftToStepBackM(placed, setting) / stairs.stepM()));
     }
 
-    /** From the first place to where the room ends: before the free wall, else along its longer side, with a body's room behind. May be below 0. */
+    /** From the first place to where the room ends: before the free wall, the shallowest of those that are worked at, else along its longer side, with a body's room behind. May be below 0. */
     public static double leftToStepBackM(Placed placed, Setting setting) {
         Space room = setting.place().size();
-        boolean atWall = placed.ladder().footprint().needsWall() && room.wall() != null;
-        double endM = atWall ? room.wall().depthM() : Math.max(room.lengthM(), room.widthM());
+        List<FreeWall> walls = setting.place().walls();
+        boolean atWall = placed.ladder().footprint().needsWall() && !walls.isEmpty();
+        double endM = atWall ? leastDepthM(placed, walls) : Math.max(room.lengthM(), room.widthM());
         Stairs own = InForce.stairs(placed, placed.rung());
         Double starts = placed.block().standM() != null
                 ? placed.block().standM()
@@ -127,5 +130,13 @@ public record Pacing(
                         ? own.startM()
                         : placed.rung().standM();
         return endM - Rung.BODY_M - (starts == null ? 0 : starts);
+    }
+
+    private static double leastDepthM(Placed placed, List<FreeWall> walls) {
+        return walls.stream()
+                .filter(w -> placed.layout().atWalls().stream().anyMatch(at -> at.edge() == w.edge()))
+                .mapToDouble(w -> w.stretch().depthM())
+                .min()
+                .orElse(walls.get(0).stretch().depthM());
     }
 }

@@ -89,6 +89,7 @@ public record Placed(
                 Math.min(pupils, Crews.count(pupils, ladder.perSpot()) * ladder.perSpot()),
                 ladder.perSpot(),
                 block.mostSpots(),
+                markM(block),
                 ladder.refuses(RefusedPlace.WINDOW_AT_WALL),
                 setting.planning().thresholds().wayFreeM()));
         Integer waves = layout.spots().waves();
@@ -114,8 +115,7 @@ public record Placed(
     private static Placed atStation(
             Block block, Ladder ladder, Rung rung, Ladder quietLadder, Rung quiet, Station station, Setting setting) {
         Circuit circuit = station.circuit();
-        Layout layout = station.layout(
-                ladder.footprint(rung).needsWall() && !setting.place().wallAlongLength());
+        Layout layout = station.layout(ladder.footprint(rung).needsWall());
         int waves =
                 layout.spots().waves() == null ? 1 : Math.max(1, layout.spots().waves());
         int turns = waves * parts(block, ladder, station.pupils());
@@ -160,6 +160,11 @@ public record Placed(
             d.ladderId = forwards.ladderId();
             d.rungId = forwards.rungId();
         });
+    }
+
+    /** The upper edge of the block's mark on the wall, or null. */
+    static Double markM(Block block) {
+        return block.mark() == null ? null : block.mark().highM();
     }
 
     static Footprint footprint(Block block, Ladder ladder, Rung rung) {

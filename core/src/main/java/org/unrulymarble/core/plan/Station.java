@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Layout;
 import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Spots;
@@ -52,6 +53,7 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
                     Placed.parts(block, ladder.get(), pupils),
                     circuit.rounds(),
                     block.mostSpots(),
+                    Placed.markM(block),
                     ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL),
                     circuit.placeOf(id)));
         }
@@ -68,12 +70,13 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
         return beside().stations().get(number);
     }
 
-    /** As a block alone has it: the spots measured from the wall's corner where the task needs the wall. */
-    Layout layout(boolean atWallAlongWidth) {
+    /** As a block alone has it. */
+    Layout layout(boolean needsWall) {
         SideBySide.Station at = place();
-        List<Spots.Placed> spots = at.spots().stream()
-                .map(s -> atWallAlongWidth ? new Spots.Placed(s.yM(), s.xM(), s.acrossM(), s.alongM()) : s)
-                .toList();
-        return new Layout(new Spots(spots.size(), at.waves(), 1, spots.size(), spots, at.reason()), 0, 0);
+        int n = at.spots().size();
+        List<Layout.AtWall> atWalls = needsWall && n > 0
+                ? List.of(new Layout.AtWall(Feature.Edge.valueOf(at.way().name()), n))
+                : List.of();
+        return new Layout(new Spots(n, at.waves(), 1, n, at.spots(), at.reason()), atWalls, 0, 0);
     }
 }

@@ -71,6 +71,7 @@ public class NextLessonBench {
                         1,
                         4,
                         null,
+                        null,
                         true,
                         null))
                 .toList();

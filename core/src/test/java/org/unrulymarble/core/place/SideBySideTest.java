@@ -31,7 +31,7 @@ class SideBySideTest {
     }
 
     private static StationAsk ask(Footprint f, int crews, int parts, int rounds) {
-        return new StationAsk(f, crews, parts, rounds, null, true, null);
+        return new StationAsk(f, crews, parts, rounds, null, null, true, null);
     }
 
     private static Place room(double lengthM, double widthM, Wall wall, Feature... features) {

@@ -141,6 +141,7 @@ final class MayBeNull {
             Map.entry("Wishes", Set.of("wish", "keep", "without")),
             Map.entry("FlightAir", Set.of("heightAtXM", "speedAtXMs")),
             Map.entry("FlightAirAsk", Set.of("toXM")),
+            Map.entry("Wall", Set.of("holds")),
             Map.entry("WallMarkAir", Set.of("lowMarkM", "highMarkM", "minSpeedMs", "maxSpeedMs")),
             Map.entry("Due", Set.of("halfLifeDays", "dueInDays")),
             Map.entry("PractisedOn", Set.of("share")),

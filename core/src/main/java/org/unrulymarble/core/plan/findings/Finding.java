@@ -55,6 +55,7 @@ public record Finding(
     public enum Code {
         NO_WALL,
         WALL_TOO_SHORT,
+        WALL_TOO_LOW,
         TOO_LITTLE_DEPTH,
         FLOOR_TOO_SMALL,
         SPOT_TOO_SMALL,

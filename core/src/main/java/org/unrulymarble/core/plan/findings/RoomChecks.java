@@ -15,6 +15,7 @@ import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.place.Wall;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
@@ -89,10 +90,18 @@ final class RoomChecks {
             case NO_WALL -> draft;
             case WALL_TOO_SHORT ->
                 draft.figure("needM", f.widthM() + 2 * f.edgeM())
-                        .figure("haveM", room.wall().runM());
+                        .figure("haveM", firstWall().runM());
             case TOO_LITTLE_DEPTH ->
                 draft.figure("needM", f.lengthM() + f.edgeM())
-                        .figure("haveM", room.wall().depthM());
+                        .figure("haveM", firstWall().depthM());
+            case WALL_TOO_LOW ->
+                draft.figure("needM", p.block().mark().highM())
+                        .figure(
+                                "haveM",
+                                view.setting().place().walls().stream()
+                                        .mapToDouble(w -> w.stretch().heightM())
+                                        .max()
+                                        .orElse(0));
             case CEILING_TOO_LOW -> draft.figure("needM", f.heightM()).figure("haveM", room.ceilingM());
             case FLOOR_TOO_SMALL ->
                 draft.figure("needM", f.lengthM() + 2 * f.edgeM())
@@ -105,6 +114,11 @@ final class RoomChecks {
                         .figure("windows", p.layout().leftForWindows())
                         .beyond("wayFreeM", view.thresholds().wayFreeM());
         };
+    }
+
+    /** The one that the reason is told of. */
+    private Wall firstWall() {
+        return view.setting().place().walls().get(0).stretch();
     }
 
     private void surface(Placed p) {

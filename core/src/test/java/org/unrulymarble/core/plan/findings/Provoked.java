@@ -49,6 +49,10 @@ final class Provoked {
         return switch (code) {
             case NO_WALL -> in(wall, World.CORRIDOR, World.LOFT);
             case WALL_TOO_SHORT -> in(wall, wallOf(1.5, 6.0), wallOf(3.0, 6.0));
+            case WALL_TOO_LOW -> {
+                Block high = wall.with(d -> d.mark = new Block.Band(1.2, 1.6));
+                yield in(high, lowWall(1.5), lowWall(1.7));
+            }
             case TOO_LITTLE_DEPTH -> in(wall, wallOf(6.0, 2.0), wallOf(6.0, 3.0));
             case FLOOR_TOO_SMALL -> in(task("draw-to-the-jack", "three-metres"), World.HOME, World.NET_STORE);
             case CEILING_TOO_LOW ->
@@ -320,6 +324,10 @@ final class Provoked {
 
     static Place wallOf(double runM, double depthM) {
         return World.place(6.0, 6.0, 2.7, new Wall(runM, depthM), Surface.WOOD);
+    }
+
+    private static Place lowWall(double heightM) {
+        return World.place(6.0, 6.0, 2.7, new Wall(6.0, 3.0, heightM, null), Surface.WOOD);
     }
 
     static Place with(Place place, Feature.Kind kind) {
