@@ -15,11 +15,14 @@ export function GoTo({
   played,
   at,
   onGo,
+  onBack,
 }: {
   run: Run;
   played: Played;
   at: number;
   onGo: (segment: number) => void;
+  /** to the round before, where there is one */
+  onBack?: () => void;
 }) {
   const [open, setOpen] = useState(false);
   const { segments, blocks } = run.sheet.script;
@@ -35,6 +38,17 @@ export function GoTo({
       </button>
       <Sheet title={t("goTo.goTo")} open={open} onOpenChange={setOpen} night wide>
         <p className="text-mist">{t("goTo.forwardSkipsWhatLies")}</p>
+        <button
+          type="button"
+          className="btn btn-small mt-3"
+          disabled={!onBack}
+          onClick={() => {
+            setOpen(false);
+            onBack?.();
+          }}
+        >
+          {t("runView.backARound")}
+        </button>
         <ol className="mt-3 space-y-3">
           {blocks.map((block, b) => {
             const mine = segments.filter((s) => s.block === b && s.beside == null && s.kind !== "TRANSITION");

@@ -76,11 +76,11 @@ export function NumberBox({
   };
   const note = wrong || (known && !known.told ? "tapped" : side);
   return (
-    <span className={`text-center leading-tight ${wrong ? "w-36" : "w-20"}`}>
+    <span className={`text-center leading-tight ${wrong ? "w-36" : "w-fit min-w-20 max-w-32"}`}>
       <input
         ref={input}
         className="field num text-xl"
-        style={{ width: "100%", minHeight: "2.75rem" }}
+        style={{ width: wrong ? "100%" : "5rem", minHeight: "2.75rem" }}
         inputMode={dial ? "none" : timed ? "text" : "numeric"}
         enterKeyHint="next"
         aria-label={label}

@@ -29,12 +29,16 @@ export function WhomToWatch({
   const ids = few.map((w) => w.pupilId);
   const all = ids.every((id) => watched.includes(id));
   return (
-    <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
-      <span>
+    <p className="flex items-center gap-x-3">
+      <span className="min-w-0">
         <strong>{t("watch.title")}</strong> {few.map((w) => `${name(w.pupilId)} (${t(`watch.${w.word}`)})`).join(", ")}
       </span>
       {!all && (
-        <button type="button" className="btn btn-small" onClick={() => onWatch([...new Set([...ids, ...watched])])}>
+        <button
+          type="button"
+          className="btn btn-small shrink-0"
+          onClick={() => onWatch([...new Set([...ids, ...watched])])}
+        >
           {t("watch.pads")}
         </button>
       )}
