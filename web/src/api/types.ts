@@ -76,6 +76,7 @@ export type RunEvent = Schemas["RunEvent"];
 export type What = Schemas["What"];
 export type Tap = Schemas["Tap"];
 export type Measure = Schemas["Measure"];
+export type Course = NonNullable<Extract<Measure, { type: "COURSE_TIME" }>["course"]>;
 export type MeasureType = Measure["type"];
 export type Gate = Schemas["Gate"];
 export type Detail = Schemas["Detail"];

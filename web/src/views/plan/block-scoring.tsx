@@ -1,6 +1,7 @@
 import type { Block, Gate, Measure } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
+import { metres } from "../../words";
 import { texts } from "../../words/texts";
 import { measure as measureWord } from "../../words-ladders";
 import { viewOf } from "../run/measures";
@@ -24,7 +25,7 @@ export function BlockScoring(props: EditorProps) {
 /** How many goes there are, and how it is stepped back, are the dose's. */
 const WITH_THE_DOSE: Measure["type"][] = ["HITS_OF_N", "FURTHEST", "NO_BALLS"];
 
-function ScoredBy({ block, rung, must, onChange, onEdit }: EditorProps) {
+function ScoredBy({ block, rung, plan, must, onChange, onEdit }: EditorProps) {
   const now = block.measure ?? rung.measure;
   const { Form } = viewOf(now);
   const figures = Form && !WITH_THE_DOSE.includes(now.type);
@@ -46,6 +47,9 @@ function ScoredBy({ block, rung, must, onChange, onEdit }: EditorProps) {
           must={(field) => must(field.replace("scoring.", "measure."))}
           onChange={(measure) => onChange({ ...block, measure }, "measure")}
         />
+      )}
+      {plan?.course && (
+        <span>{t("measure.course", { length: metres(plan.course.lengthM), sec: plan.course.fairSec })}</span>
       )}
       {block.measure && (
         <button type="button" className="underline" onClick={() => set(null)}>

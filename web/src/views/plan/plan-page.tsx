@@ -5,6 +5,7 @@ import { ladders, lesson } from "../../api/queries";
 import type { Block, BlockPlan, Circuit, CircuitPlan, Ladder, LessonView } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { blockName, laneBlocks } from "../../lane/lane-blocks";
+import { CourseDrawing } from "../../room/course";
 import { Room } from "../../room/room";
 import { StationsRoom } from "../../room/stations-room";
 import { Failed, Loading } from "../../ui/states";
@@ -183,6 +184,9 @@ function Row({
           {circuit && plan ? stationDose(block, plan, circuit) : dose(block, plan, rung)}
         </span>
         {words && <span className="block text-[0.95rem]">{words.task}</span>}
+        {plan?.measure?.type === "COURSE_TIME" && plan.measure.course && (
+          <CourseDrawing course={plan.measure.course} high={130} />
+        )}
         {plan && !circuit && plan.turns > 1 && <span className="block text-[0.95rem]">{turns(plan)}</span>}
         {quiet && quietRung && (
           <span className="block text-[0.95rem]">

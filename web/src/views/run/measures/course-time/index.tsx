@@ -1,9 +1,10 @@
 import { A_DAY_SEC, type MeasureView } from "../measure-view";
 import { quickest, watch } from "../shared/watch";
-import { WatchPad } from "../shared/watch-pad";
+import { CourseForm } from "./form";
+import { CoursePad } from "./pad";
 
 export const courseTime: MeasureView<"COURSE_TIME"> = {
-  Pad: WatchPad,
+  Pad: CoursePad,
   key: (taps, _, { workedMs }) => ({
     type: watch(taps).sinceMs === null ? "START" : "STOP",
     offsetMs: workedMs(),
@@ -13,5 +14,6 @@ export const courseTime: MeasureView<"COURSE_TIME"> = {
   ask: () => "How long did the course take, in seconds or as 0:18?",
   most: () => A_DAY_SEC,
   timed: true,
-  blank: { type: "COURSE_TIME" },
+  blank: { type: "COURSE_TIME", course: null },
+  Form: CourseForm,
 };

@@ -13,6 +13,7 @@ import org.unrulymarble.core.kit.KitProperty;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
 import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Course;
 import org.unrulymarble.core.measure.CourseTime;
 import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
@@ -224,8 +225,9 @@ final class LadderReader {
             Integer firstBall,
             Integer targetScore,
             boolean noBalls,
-            RandomCalls calls) {
-        static final Scoring NONE = new Scoring(null, null, null, null, null, null, null, false, null);
+            RandomCalls calls,
+            Course course) {
+        static final Scoring NONE = new Scoring(null, null, null, null, null, null, null, false, null, null);
     }
 
     private static Scoring scoring(Fields f) {
@@ -237,6 +239,10 @@ final class LadderReader {
         Integer firstBall = f.whole("firstBall");
         Integer targetScore = f.whole("targetScore");
         Boolean noBalls = f.bool("noBalls");
+        Course course = f.part(
+                "course",
+                c -> new Course(
+                        c.parts("markers", m -> new Course.Marker(m.number("xM"), m.number("yM"))), c.bool("back")));
         List<String> calls = f.texts("calls");
         Double callEverySec = f.number("callEverySec");
         Checks checks = new Checks();
@@ -248,7 +254,8 @@ final class LadderReader {
         RandomCalls called = calls == null ? null : checked(checks, () -> new RandomCalls(calls, callEverySec));
         if (calls == null && callEverySec != null) checks.range("callEverySec", callEverySec, 1, 60);
         checks.done();
-        return new Scoring(rings, n, spots, balls, draw, firstBall, targetScore, noBalls != null && noBalls, called);
+        return new Scoring(
+                rings, n, spots, balls, draw, firstBall, targetScore, noBalls != null && noBalls, called, course);
     }
 
     /** Null, and said, for what cannot be. */
@@ -281,7 +288,7 @@ final class LadderReader {
             case LEVELS -> new Levels();
             case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());
             case KEEP_ALL -> new KeepAll(f.balls(), f.draw(), f.firstBall());
-            case COURSE_TIME -> new CourseTime();
+            case COURSE_TIME -> new CourseTime(f.course());
             case MATCH -> new Match(f.targetScore());
         };
     }

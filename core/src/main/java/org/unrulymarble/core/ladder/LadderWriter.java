@@ -11,6 +11,7 @@ import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.kit.StandIn;
+import org.unrulymarble.core.measure.CourseTime;
 import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.KeepAll;
@@ -261,6 +262,18 @@ public final class LadderWriter {
             out.put("balls", keep.balls())
                     .put("draw", keep.draw())
                     .put("firstBall", keep.firstBall() == 1 ? null : keep.firstBall());
+        if (measure instanceof CourseTime timed && timed.course() != null)
+            out.put(
+                    "course",
+                    new Out()
+                            .put(
+                                    "markers",
+                                    timed.course().markers().stream()
+                                            .map(m ->
+                                                    new Out().put("xM", m.xM()).put("yM", m.yM()).map)
+                                            .toList())
+                            .put("back", timed.course().back())
+                            .map);
         if (measure instanceof Match match) out.put("targetScore", match.targetScore());
         if (measure instanceof NoBalls) out.put("noBalls", true);
         if (calls != null) out.put("calls", calls.words()).put("callEverySec", calls.everySec());

@@ -3,6 +3,7 @@ package org.unrulymarble.core.ladder;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.unrulymarble.core.measure.Course;
 import org.unrulymarble.core.measure.Measure;
 
 /** A rung's sentences with the figures in force filled in: what a screen, a sheet and a run say. */
@@ -52,6 +53,32 @@ public record RungWords(
                 countsNot,
                 easier,
                 harder);
+    }
+
+    /** What to do, and along which course here. */
+    public RungWords along(Course course) {
+        return new RungWords(
+                name,
+                change,
+                task + " "
+                        + Message.ours(
+                                "course",
+                                Map.of(
+                                        "markers",
+                                        course.places(),
+                                        "lengthM",
+                                        course.toldM(),
+                                        "back",
+                                        course.back() ? "yes" : "no")),
+                counts,
+                countsNot,
+                easier,
+                harder);
+    }
+
+    /** What has to be put down for a course. */
+    public static String markersOf(Course course) {
+        return Message.ours("course-markers", Map.of("n", course.places()));
     }
 
     /** A ladder as it reads with its own figures; its names for figures are gone from it. */

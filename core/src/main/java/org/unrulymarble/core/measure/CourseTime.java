@@ -3,8 +3,13 @@ package org.unrulymarble.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A course against the watch. */
-public record CourseTime() implements Measure {
+/** A course against the watch. @param course as it is drawn, or null where it is laid as the task says */
+public record CourseTime(Course course) implements Measure {
+
+    /** As the task says. */
+    public CourseTime() {
+        this(null);
+    }
 
     @Override
     public Kind kind() {

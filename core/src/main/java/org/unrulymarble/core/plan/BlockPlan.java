@@ -10,6 +10,7 @@ import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Course;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Layout;
@@ -29,6 +30,7 @@ import org.unrulymarble.core.place.Spots;
  * @param optionalSec what the optional rounds take, 0 without one
  * @param spots where they work, null for time that is no task
  * @param atWalls how many of them are at which side of the room, in their order; empty for what needs no wall
+ * @param course null where none is drawn
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
  * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate}, measure and distance likewise
@@ -75,10 +77,14 @@ public record BlockPlan(
         Gate gate,
         List<Gate> gates,
         Measure measure,
+        CoursePlan course,
         Double standM) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}
+
+    /** What is worked out of a course that is drawn. @param fairSec a fair time for it */
+    public record CoursePlan(double lengthM, int fairSec) {}
 
     /** Pupils who work on one rung. */
     public record OnRung(String rungId, List<String> names) {}
@@ -142,7 +148,13 @@ public record BlockPlan(
                 p.isTask() ? InForce.gate(p, p.rung()) : null,
                 p.isTask() ? GateChoices.of(p) : List.of(),
                 p.isTask() ? InForce.measure(p, p.rung()) : null,
+                p.isTask() ? course(p) : null,
                 p.isTask() ? p.standM() : null);
+    }
+
+    private static CoursePlan course(Placed p) {
+        Course drawn = InForce.course(p, p.rung());
+        return drawn == null ? null : new CoursePlan(drawn.toldM(), InForce.fairSec(p, p.rung(), drawn));
     }
 
     /** Those that are made: as many as are asked for by count, else what the planning rate lets one expect; a miss is none. */

@@ -8,6 +8,8 @@ import org.unrulymarble.core.ladder.Figures;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
+import org.unrulymarble.core.measure.Course;
+import org.unrulymarble.core.measure.CourseTime;
 import org.unrulymarble.core.measure.Furthest;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HitsOfN;
@@ -49,6 +51,8 @@ final class InForce {
         RungWords words = RungWords.of(of(p, rung));
         if (measure.kind() != rung.measure().kind()) words = words.scoredBy(measure.kind());
         if (p.block().target() != null) words = words.at(p.block().target());
+        Course course = course(p, rung);
+        if (course != null) words = words.along(course);
         boolean stops = p.block().dose().type() != BlockDose.Type.COUNT
                 && p.block().dose().type() != BlockDose.Type.SELF_PACED;
         return stops && measure.thrown() && THROWN.contains(p.ladder().family()) && hasBall(p.ladder(), rung)
@@ -82,6 +86,15 @@ final class InForce {
                 : asked;
     }
 
+    /** The course that is drawn for it, or null. */
+    static Course course(Placed p, Rung rung) {
+        return asked(p, rung) instanceof CourseTime timed ? timed.course() : null;
+    }
+
+    static int fairSec(Placed p, Rung rung, Course course) {
+        return course.fairSec(hasBall(p.ladder(), rung));
+    }
+
     /** Where it is done from. */
     static Double standM(Placed p, Rung rung) {
         return p.block().standM() == null ? rung.standM() : p.block().standM();
@@ -99,6 +112,8 @@ final class InForce {
     static Gate gate(Placed p, Rung rung) {
         if (p.block().gate() != null) return p.block().gate();
         Measure measure = asked(p, rung);
+        Course course = course(p, rung);
+        if (course != null && !measure.equals(rung.measure())) return new Gate.Reach(fairSec(p, rung, course));
         Gate own = rung.gateUnder(measure);
         boolean follows = own instanceof Gate.SoManyOf && p.reps() != null && measure instanceof HitsOfN;
         if (!follows) return own;

@@ -18,8 +18,12 @@ import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Routine;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.ladder.Sides;
+import org.unrulymarble.core.measure.Course;
+import org.unrulymarble.core.measure.CourseTime;
+import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Layout;
 
@@ -178,10 +182,20 @@ public record Placed(
 
     /** What the task takes with the block's figures, whatever floor the teacher gave it. */
     private static Footprint usualFootprint(Block block, Ladder ladder, Rung rung) {
-        return ladder.footprint(
+        Footprint f = ladder.footprint(
                 rung,
                 block.standM() == null ? rung.standM() : block.standM(),
                 block.gate() == null ? rung.gate() : block.gate());
+        Measure measure = block.measure() == null ? rung.measure() : block.measure();
+        if (!(measure instanceof CourseTime timed) || timed.course() == null) return f;
+        return new Footprint(
+                timed.course().alongM(),
+                timed.course().acrossM(),
+                f.gapM(),
+                f.edgeM(),
+                f.needsWall(),
+                f.oneRow(),
+                f.heightM());
     }
 
     /** The floor of one spot: the teacher's, else what the task takes. */
@@ -356,9 +370,23 @@ public record Placed(
     /** What is needed for all of its sets. */
     public List<KitRole> kit() {
         return setRungs().stream()
-                .flatMap(r -> ladder.kit(r).stream())
+                .flatMap(r -> ladder.kit(r).stream().map(role -> laid(role, InForce.course(this, r))))
                 .distinct()
                 .toList();
+    }
+
+    /** As many markers as the course that is drawn has places. */
+    private static KitRole laid(KitRole role, Course course) {
+        return course == null || !role.role().equals("markers")
+                ? role
+                : new KitRole(
+                        role.role(),
+                        role.kind(),
+                        RungWords.markersOf(course),
+                        course.places(),
+                        role.needs(),
+                        role.standIns(),
+                        role.refused());
     }
 
     /** Where it is done from, or null where that makes no difference. */

@@ -19,6 +19,8 @@ import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.Cases;
 import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitKinds;
+import org.unrulymarble.core.measure.Course;
+import org.unrulymarble.core.measure.CourseTime;
 
 /** The file format of ladders: written, read back, and as the published schema says. */
 class LadderFormatTest {
@@ -40,6 +42,30 @@ class LadderFormatTest {
         assertThat(LadderFiles.read("all.json", json, KINDS)).isEqualTo(ALL);
         assertThat(LadderFiles.read("tabs.json", json.replace("  ", "\t"), KINDS))
                 .isEqualTo(ALL);
+    }
+
+    @Test
+    void a_drawn_course_is_kept_in_a_file_and_one_of_one_marker_is_refused() {
+        String plain = json(LadderWriter.file(
+                ALL.stream().filter(l -> l.id().equals("called-markers")).toList(), List.of()));
+        String start = "{\"xM\":0.0,\"yM\":1.5}";
+        String drawn = "{\"course\":{\"markers\":[" + start + ",{\"xM\":4.0,\"yM\":0.0}],\"back\":true}}";
+        String file = plain.replaceAll(
+                "\"measure\"\\s*:\\s*\"course-time\"", "\"measure\":\"course-time\",\"scoring\":" + drawn);
+
+        List<Ladder> read = LadderFiles.read("drawn.json", file, KINDS);
+        assertThat(read.get(0).rungs())
+                .last()
+                .extracting(Rung::measure)
+                .isEqualTo(new CourseTime(
+                        new Course(List.of(new Course.Marker(0.0, 1.5), new Course.Marker(4.0, 0.0)), true)));
+        assertThat(SCHEMA.validate(file, InputFormat.JSON)).isEmpty();
+        assertThat(LadderFiles.read("again.yaml", LadderWriter.yaml(read, List.of()), KINDS))
+                .isEqualTo(read);
+
+        String one = file.replace(start + ",", "");
+        assertThat(reads(one)).isFalse();
+        assertThat(SCHEMA.validate(one, InputFormat.JSON)).isNotEmpty();
     }
 
     @Test

@@ -13,6 +13,8 @@ import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.CountInTime;
+import org.unrulymarble.core.measure.Course;
+import org.unrulymarble.core.measure.CourseTime;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HitsOfN;
 import org.unrulymarble.core.measure.KeepAll;
@@ -82,6 +84,34 @@ class ScoredOtherwiseTest {
         Lesson saved = World.lesson(40, World.task(CUP, IN_A_ROW.id(), d -> d.measure = own));
         assertThatThrownBy(() -> Allowed.check(saved, World.CATALOGUE, World.FULL))
                 .hasMessageContaining("blocks[0].measure");
+    }
+
+    @Test
+    void a_drawn_course_has_its_floor_its_gate_and_its_words_and_compares_with_its_like_only() {
+        Rung timed = rungScoredBy(Measure.Kind.COURSE_TIME);
+        Course square = new Course(
+                List.of(
+                        new Course.Marker(0.0, 0.0),
+                        new Course.Marker(4.0, 0.0),
+                        new Course.Marker(4.0, 3.0),
+                        new Course.Marker(0.0, 0.0)),
+                false);
+        Lesson plain = World.lesson(40, World.task(ladderOf(timed), timed.id()));
+        Lesson drawn = edited(plain, new BlockEdit.SetMeasure("b1", new CourseTime(square)));
+
+        BlockPlan plan = LessonPlan.of(drawn, SETTING).blocks().get(0);
+        assertThat(plan.course().lengthM()).isEqualTo(12);
+        assertThat(plan.gate()).isEqualTo(new Gate.Reach(plan.course().fairSec()));
+        assertThat(plan.words().task())
+                .endsWith("The course is drawn: 3 markers, 12 m; the first time is the one to beat.");
+        assertThat(Placed.all(drawn, SETTING).get(0).needed().lengthM()).isEqualTo(4.5);
+        assertThat(Placed.all(drawn, SETTING).get(0).needed().widthM()).isEqualTo(3.5);
+        assertThat(Placed.all(drawn, SETTING).get(0).kit())
+                .filteredOn(role -> role.role().equals("markers"))
+                .allMatch(role -> role.perSpot() == 3 && role.what().equals("3 flat markers"));
+        assertThat(scriptRung(drawn, timed.id()).scoredBy()).isEqualTo(new CourseTime(square));
+        assertThat(LessonPlan.of(plain, SETTING).blocks().get(0).course()).isNull();
+        assertThat(scriptRung(plain, timed.id()).scoredBy()).isNull();
     }
 
     @Test

@@ -13,7 +13,7 @@ public final class LadderJson {
 
     /** The figures of measures that a file says under scoring. */
     private static final List<String> FILED =
-            List.of("rings", "n", "spots", "balls", "draw", "firstBall", "targetScore");
+            List.of("rings", "n", "spots", "balls", "draw", "firstBall", "targetScore", "course");
 
     private LadderJson() {}
 
