@@ -22,10 +22,12 @@ public record Course(List<Marker> markers, Boolean back) {
 
     private static final double BODY_M = 0.5;
 
-    /** Where it lies, from a corner of the course's own floor: along it and across it, 0 to 50 m. */
+    /** Where it lies, from a corner of the course's own floor: along it and across it, 0 to 50 m, kept to centimetres. */
     public record Marker(Double xM, Double yM) {
         public Marker {
             new Checks().range("xM", xM, 0, 50).range("yM", yM, 0, 50).done();
+            xM = Math.round(xM * 100) / 100.0;
+            yM = Math.round(yM * 100) / 100.0;
         }
     }
 

@@ -38,6 +38,8 @@ class CourseTest {
         assertThat(course(false, 0, 0, 2, 0, 2, 0, 4, 0).turnedDeg()).isEqualTo(0, CLOSE);
         // From -170 to 170 degrees is a small turn, whichever way round.
         assertThat(course(false, 4, 2, 2, 1.8, 0, 2).turnedDeg()).isLessThan(15);
+        // Two results are on the same course whatever was left behind the comma.
+        assertThat(course(true, 0.1 + 0.2, 1, 5, 1)).isEqualTo(course(true, 0.3, 1, 5, 1));
         assertThat(new double[] {line.alongM(), line.acrossM()}).containsExactly(5.5, 1.5);
     }
 
