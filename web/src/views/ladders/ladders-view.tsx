@@ -4,24 +4,21 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { fits, foundLadders, ladders, ownLadders, session } from "../../api/queries";
 import type { Family, FitLine, Ladder, OwnLadder } from "../../api/types";
-import { Choice } from "../../ui/choice";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { Term } from "../../ui/term";
 import { caution, deferring, family as familyWord } from "../../words";
 import saidLadders from "../../words/ladders.json";
 import { textsOf } from "../../words/texts";
-import { aspect as aspectWord, noise as noiseWord } from "../../words-ladders";
+import { noise as noiseWord } from "../../words-ladders";
 import { byFit } from "./by-fit";
 import { Export } from "./export";
 import { useHere } from "./here";
 import { Import } from "./import";
+import { all, Filters, families, WhatFits } from "./ladder-filters";
 import { Line } from "./line";
 
 const t = textsOf("ladders", saidLadders);
-
-const families: Family[] = ["THROW", "CATCH", "HANDLE", "TARGET", "MOVE"];
-const all = "all";
 
 /** The catalogue: what there is, what fits here and now, and the school's own. */
 export function LaddersView() {
@@ -90,111 +87,8 @@ export function LaddersView() {
         <Term of="rung">{t("laddersView.rung")}</Term> {t("laddersView.isATaskWith")}{" "}
         <Term of="gate">{t("laddersView.gate")}</Term> {t("laddersView.thatOpensTheNext")}
       </p>
-      <search className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2.5">
-        <input
-          className="field min-w-56 flex-1"
-          type="search"
-          aria-label={t("laddersView.searchLaddersByWords")}
-          placeholder={t("laddersView.skillSportBallOr")}
-          defaultValue={params.get("words") ?? ""}
-          onChange={(e) => set("words", e.target.value)}
-        />
-        <Choice
-          label={t("laddersView.sport")}
-          value={get("sport")}
-          onChange={(v) => set("sport", v)}
-          options={[{ value: all, text: t("laddersView.everySport") }, ...sports.map((s) => ({ value: s, text: s }))]}
-        />
-        <Choice
-          label={t("laddersView.trains")}
-          value={get("aspect")}
-          onChange={(v) => set("aspect", v)}
-          options={[
-            { value: all, text: t("laddersView.trainsAnything") },
-            ...Object.entries(aspectWord).map(([value, text]) => ({ value, text })),
-          ]}
-        />
-        <Choice
-          label={t("laddersView.peopleToASpot")}
-          value={get("people")}
-          onChange={(v) => set("people", v)}
-          options={[
-            { value: all, text: t("laddersView.anyNumber") },
-            { value: "1", text: t("laddersView.alone") },
-            { value: "2", text: t("laddersView.inPairs") },
-            { value: "3", text: t("laddersView.threeOrMore") },
-          ]}
-        />
-        <Choice
-          label={t("laddersView.noise")}
-          value={get("noise")}
-          onChange={(v) => set("noise", v)}
-          options={[
-            { value: all, text: t("laddersView.anyNoise") },
-            { value: "QUIET", text: t("laddersView.quietOnly") },
-            { value: "BOUNCE", text: t("laddersView.noLouderThanA") },
-          ]}
-        />
-        <Choice
-          label={t("laddersView.whose")}
-          value={get("whose")}
-          onChange={(v) => set("whose", v)}
-          options={[
-            { value: all, text: t("laddersView.allLadders") },
-            { value: "OURS", text: t("laddersView.ourOwn") },
-            { value: "RETIRED", text: t("laddersView.ourOwnRetired") },
-          ]}
-        />
-      </search>
-      <fieldset className="mt-3 flex flex-wrap gap-2">
-        <legend className="sr-only">{t("laddersView.family")}</legend>
-        {[all, ...families].map((f) => (
-          <button
-            key={f}
-            type="button"
-            aria-pressed={get("family") === f}
-            className={`btn btn-small ${get("family") === f ? "btn-main" : ""}`}
-            onClick={() => set("family", f)}
-          >
-            {f === all ? "All families" : familyWord[f as Family]}
-          </button>
-        ))}
-      </fieldset>
-      <div className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-tint px-4 py-3">
-        <span className="flex items-center gap-2">
-          <strong>{t("laddersView.whatFits")}</strong>
-          <Choice
-            label={t("laddersView.whereItShouldFit")}
-            value={here.value}
-            onChange={here.choose}
-            options={here.options}
-          />
-        </span>
-        {!here.query && (
-          <span className="text-soft">
-            {here.className
-              ? `Choose a space to see what fits there for ${here.className}, and why the rest does not.`
-              : "Make a class in the store, then choose a space here."}
-          </span>
-        )}
-        {here.query && (
-          <>
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                checked={onlyFitting}
-                onChange={(e) => set("only", e.target.checked ? "fits" : "")}
-              />{" "}
-              {t("laddersView.onlyWhatFits")}
-            </label>
-            <span className="text-soft">
-              {t("laddersView.forWithTheKit", { className: here.className })}
-              {here.atHome ? " and at home" : ""}
-              {t("laddersView.atThisHour")}
-            </span>
-          </>
-        )}
-      </div>
+      <Filters sports={sports} words={params.get("words") ?? ""} get={get} set={set} />
+      <WhatFits here={here} only={onlyFitting} onOnly={(on) => set("only", on ? "fits" : "")} />
 
       <p className="mt-3" role="status" data-testid="found">
         {here.query && fit.isPending ? "Looking what fits …" : said(shown, fitOf, candidates.length)}

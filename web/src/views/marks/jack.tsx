@@ -6,13 +6,12 @@ import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { nextWhy, pointsWhy } from "../../words-marks";
 import type { Given } from "./given";
+import { JackControls } from "./jack-controls";
 import { Green } from "./jack-ground";
 import { Balls, Ends } from "./jack-lists";
-import { Seats, seatsOf } from "./jack-seats";
-import { colour, empty, formats, type Player, type V } from "./jack-values";
+import { seatsOf } from "./jack-seats";
+import { colour, empty, type Player, type V } from "./jack-values";
 import { KeepGame, notKept } from "./keep-game";
-import { NumberRow } from "./length-field";
-import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
@@ -71,8 +70,7 @@ export function JackWorking({ given }: { given: Given }) {
   const [picked, setPicked] = useState<Player>();
   const lastEnd = v.ends[v.ends.length - 1] ?? empty;
   const setLast = (end: MatchEnd) => change({ ends: [...v.ends.slice(0, -1), end] });
-  const due = answer?.next?.side;
-  const plays = picked ?? due;
+  const plays = picked ?? answer?.next?.side;
   const add = (xCm: number, yCm: number) => {
     if (!plays || answer?.endComplete) return;
     setLast({
@@ -89,17 +87,7 @@ export function JackWorking({ given }: { given: Given }) {
     else if (lastEnd.balls.length > 0) setLast({ ...lastEnd, balls: lastEnd.balls.slice(0, -1) });
     else if (v.ends.length > 1) change({ ends: v.ends.slice(0, -1) });
   };
-  const number = (key: keyof V & string, label: string, unit = "") => (
-    <NumberRow
-      label={label}
-      unit={unit}
-      value={v[key] as number | null}
-      must={must(key)}
-      onChange={(n) => change({ [key]: n } as Partial<V>)}
-    />
-  );
   const sheet = answer?.ends[v.ends.length - 1];
-  const over = answer && answer.over !== "NOT_YET";
   return (
     <Working
       title={t("jack.nearestTheJack")}
@@ -127,52 +115,19 @@ export function JackWorking({ given }: { given: Given }) {
       said={answer ? told(answer, v, name, player, units) : []}
       aside={
         <>
-          <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
-            {!answer?.endComplete && due && (
-              <>
-                {(["A", "B"] as const).map((side) => (
-                  <button
-                    key={side}
-                    type="button"
-                    className={`btn btn-small ${plays === side ? "btn-main" : ""}`}
-                    aria-pressed={plays === side}
-                    onClick={() => setPicked(side)}
-                  >
-                    {t("jack.plays", { name: name(side) })}
-                  </button>
-                ))}
-                <button type="button" className="btn btn-small" onClick={() => add(0, 50)}>
-                  {t("jack.placeABall")}
-                </button>
-              </>
-            )}
-            {answer?.endComplete && !over && (
-              <button type="button" className="btn btn-main" onClick={() => change({ ends: [...v.ends, empty] })}>
-                {t("jack.nextEnd")}
-              </button>
-            )}
-            {!answer?.endComplete && lastEnd.balls.length > 0 && (
-              <button type="button" className="btn btn-small" onClick={() => setLast({ ...lastEnd, called: true })}>
-                {t("jack.endAsItLies")}
-              </button>
-            )}
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={v.ends.length === 1 && lastEnd.balls.length === 0}
-              onClick={undo}
-            >
-              {t("jack.takeBack")}
-            </button>
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={v.ends.length === 1 && lastEnd.balls.length === 0}
-              onClick={() => change({ ends: [empty], playedSec: 0, ...notKept })}
-            >
-              {t("jack.newMatch")}
-            </button>
-          </div>
+          <Presses
+            answer={answer}
+            plays={plays}
+            name={name}
+            begun={v.ends.length > 1 || lastEnd.balls.length > 0}
+            lies={lastEnd.balls.length > 0}
+            onPick={setPicked}
+            onPlace={() => add(0, 50)}
+            onNextEnd={() => change({ ends: [...v.ends, empty] })}
+            onEndAsItLies={() => setLast({ ...lastEnd, called: true })}
+            onTakeBack={undo}
+            onNew={() => change({ ends: [empty], playedSec: 0, ...notKept })}
+          />
           {sheet && sheet.balls.length > 0 && (
             <Balls
               end={lastEnd}
@@ -205,121 +160,7 @@ export function JackWorking({ given }: { given: Given }) {
           />
         </>
       }
-      controls={
-        <>
-          <Group title={t("jack.sides")}>
-            <Pick
-              label={t("jack.format")}
-              value={v.format}
-              options={[
-                { value: "singles", text: t("jack.singles3Balls") },
-                { value: "pairs", text: t("jack.pairs2BallsEach") },
-                { value: "teams", text: t("jack.teamsOfThree2") },
-                { value: "own", text: t("jack.ownNumbers") },
-              ]}
-              onPick={(format) => {
-                const n = formats[format];
-                change({ format, ...(n ? { playersA: n[0], playersB: n[0], ballsPerPlayer: n[1] } : {}) });
-              }}
-            />
-            {v.format === "own" && (
-              <>
-                {number("playersA", "Players of the first side")}
-                {number("playersB", "Players of the other")}
-                {number("ballsPerPlayer", "Balls each")}
-              </>
-            )}
-            {(["nameA", "nameB"] as const).map((key) => (
-              <label key={key} className="flex items-center gap-2">
-                <span className="mr-auto">{key === "nameA" ? "First side" : "Other side"}</span>
-                <input
-                  className="field w-36"
-                  maxLength={40}
-                  value={v[key]}
-                  onChange={(e) => change({ [key]: e.target.value } as Partial<V>)}
-                />
-              </label>
-            ))}
-            <Pick
-              label={t("jack.tossWonBy")}
-              value={v.tossWonBy}
-              options={[
-                { value: "A", text: name("A") },
-                { value: "B", text: name("B") },
-              ]}
-              onPick={(tossWonBy) => change({ tossWonBy })}
-            />
-            <Seats given={given} v={v} name={name} change={change} />
-            <button
-              type="button"
-              className="btn btn-small"
-              onClick={() => change({ tossWonBy: Math.random() < 0.5 ? "A" : "B" })}
-            >
-              {t("jack.toss")}
-            </button>
-          </Group>
-          <Group title={t("jack.until")}>
-            {number("targetScore", "Target score (empty: none)")}
-            {number("maxEnds", "Ends (empty: none)")}
-            <NumberRow
-              label={t("jack.timeCapEmptyNone")}
-              unit={t("jack.min")}
-              value={v.timeCapSec === null ? null : v.timeCapSec / 60}
-              must={must("timeCapSec")}
-              onChange={(m) => change({ timeCapSec: m === null ? null : Math.round(m * 60) })}
-            />
-            {v.timeCapSec !== null && (
-              <NumberRow
-                label={t("jack.playedSoFar")}
-                unit={t("jack.min")}
-                value={(v.playedSec ?? 0) / 60}
-                must={must("playedSec")}
-                onChange={(m) => change({ playedSec: m === null ? null : Math.round(m * 60) })}
-              />
-            )}
-          </Group>
-          <Group title={t("jack.houseRules")}>
-            <Pick
-              label={t("jack.aTie")}
-              value={v.tieRule}
-              options={[
-                { value: "NONE_SCORES", text: t("jack.nobodyScores") },
-                { value: "ONE_EACH", text: t("jack.onePointEach") },
-              ]}
-              onPick={(tieRule) => change({ tieRule })}
-            />
-            {number("toleranceCm", "Level within", "cm")}
-            <Pick
-              label={t("jack.theJack")}
-              value={v.jackRule}
-              options={[
-                { value: "WINNER", text: t("jack.toTheEndsWinner") },
-                { value: "IN_TURN", text: t("jack.toTheSidesIn") },
-              ]}
-              onPick={(jackRule) => change({ jackRule })}
-            />
-            <Pick
-              label={t("jack.players")}
-              value={v.playerOrder}
-              options={[
-                { value: "IN_TURN", text: t("jack.oneBallEachIn") },
-                { value: "ALL_OF_ONE_FIRST", text: t("jack.allOfOneThen") },
-              ]}
-              onPick={(playerOrder) => change({ playerOrder })}
-            />
-            <Switch
-              label={t("jack.footOverTheLine")}
-              on={v.footLineKills}
-              onChange={(footLineKills) => change({ footLineKills })}
-            />
-            <Switch
-              label={t("jack.landedShortOfThe")}
-              on={v.shortLineKills}
-              onChange={(shortLineKills) => change({ shortLineKills })}
-            />
-          </Group>
-        </>
-      }
+      controls={<JackControls given={given} v={v} change={change} must={must} name={name} />}
       measures={(sheet?.balls ?? []).map((b, i) => ({
         what: `Ball ${i + 1}, ${name(b.side)}, ${player(b.side, b.player)}, from the jack`,
         m: b.distanceCm / 100,
@@ -332,6 +173,74 @@ export function JackWorking({ given }: { given: Given }) {
       ]}
       cautions={["LOOSE_BALLS", "HARD_TOSS", "STAIRS_AND_DOORS"]}
     />
+  );
+}
+
+/** Who plays next, the next end, and back. */
+function Presses({
+  answer,
+  plays,
+  name,
+  begun,
+  lies,
+  onPick,
+  onPlace,
+  onNextEnd,
+  onEndAsItLies,
+  onTakeBack,
+  onNew,
+}: {
+  answer: JackMatch | undefined;
+  plays: Player | undefined;
+  name: (side: string) => string;
+  /** whether anything was played */
+  begun: boolean;
+  /** whether a ball of this end lies */
+  lies: boolean;
+  onPick: (side: Player) => void;
+  onPlace: () => void;
+  onNextEnd: () => void;
+  onEndAsItLies: () => void;
+  onTakeBack: () => void;
+  onNew: () => void;
+}) {
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
+      {!answer?.endComplete && answer?.next && (
+        <>
+          {(["A", "B"] as const).map((side) => (
+            <button
+              key={side}
+              type="button"
+              className={`btn btn-small ${plays === side ? "btn-main" : ""}`}
+              aria-pressed={plays === side}
+              onClick={() => onPick(side)}
+            >
+              {t("jack.plays", { name: name(side) })}
+            </button>
+          ))}
+          <button type="button" className="btn btn-small" onClick={onPlace}>
+            {t("jack.placeABall")}
+          </button>
+        </>
+      )}
+      {answer?.endComplete && answer.over === "NOT_YET" && (
+        <button type="button" className="btn btn-main" onClick={onNextEnd}>
+          {t("jack.nextEnd")}
+        </button>
+      )}
+      {!answer?.endComplete && lies && (
+        <button type="button" className="btn btn-small" onClick={onEndAsItLies}>
+          {t("jack.endAsItLies")}
+        </button>
+      )}
+      <button type="button" className="btn btn-small" disabled={!begun} onClick={onTakeBack}>
+        {t("jack.takeBack")}
+      </button>
+      <button type="button" className="btn btn-small" disabled={!begun} onClick={onNew}>
+        {t("jack.newMatch")}
+      </button>
+    </div>
   );
 }
 
