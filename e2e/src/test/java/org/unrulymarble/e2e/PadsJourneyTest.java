@@ -201,6 +201,30 @@ class PadsJourneyTest {
 
     /** What forgot its number, what was a trial, and what the pupils said. */
     @Test
+    void a_course_is_drawn_on_the_plan_and_stands_under_the_watch() {
+        String lesson = lessons.ofRungs("Drawn", List.of(new Lessons.Rung("weave-and-back", "on-the-clock")));
+        browser.open("/plan/" + lesson);
+        browser.press("Weave and back");
+        browser.await("for the scoring", d -> {
+            d.findElements(By.cssSelector("summary")).stream()
+                    .filter(e -> e.getText().startsWith("Scoring"))
+                    .forEach(WebElement::click);
+            return !d.findElements(By.cssSelector("details[open] button")).isEmpty();
+        });
+        browser.press("slalom");
+        browser.seeText("13.9 m long");
+        browser.see("[aria-label^='Marker 6']").sendKeys(Keys.ARROW_RIGHT);
+        browser.seeText("14.1 m long");
+
+        run.beginAnyhow(lesson);
+        browser.see("section[aria-label=Pads]");
+        if (!browser.shows("section[aria-label=Pads] button[aria-pressed=true]")) browser.press("1 Amaru T.");
+        browser.see("[aria-label='Course of 6 markers, and the same way back']");
+        browser.keys("q", "q");
+        browser.seeText("quickest");
+    }
+
+    @Test
     void trials_own_words_other_rungs_and_numbers_typed_in_afterwards_are_kept_as_such() {
         run.begin(lessons.newLesson("Words"));
         run.toWork(1);
