@@ -3,12 +3,11 @@ import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
-import { LengthField, NumberRow } from "./length-field";
 import { Caller, toldCalls } from "./markers-calls";
+import { MarkersControls } from "./markers-controls";
 import { Numbers, toldNumbers } from "./markers-numbers";
 import { toldWeave, Weave } from "./markers-slalom";
 import { circle, type V } from "./markers-values";
-import { Group, Pick, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { Working } from "./working";
@@ -69,25 +68,12 @@ export function MarkersWorking({ given }: { given: Given }) {
     results: v.results,
   });
   const shown = v.mode === "weave" ? weave : v.mode === "calls" ? calls : numbers;
-  const number = (key: keyof V & string, label: string, unit = "", step = 1) => (
-    <NumberRow
-      label={label}
-      unit={unit}
-      step={step}
-      value={v[key] as number | null}
-      must={shown.must(key)}
-      onChange={(n) => change({ [key]: n } as Partial<V>)}
-    />
-  );
-  const field = (key: keyof V & string, label: string) => (
-    <LengthField
-      label={label}
-      units={units}
-      valueM={v[key] as number | null}
-      must={shown.must(key)}
-      onChange={(m) => change({ [key]: m } as Partial<V>)}
-    />
-  );
+  const said =
+    v.mode === "weave"
+      ? weave.answer && toldWeave(weave.answer, v, units)
+      : v.mode === "calls"
+        ? calls.answer && toldCalls(calls.answer, v, units)
+        : numbers.answer && toldNumbers(numbers.answer, v);
   return (
     <Working
       title={t("markers.markers")}
@@ -115,88 +101,16 @@ export function MarkersWorking({ given }: { given: Given }) {
           {v.mode === "numbers" && <Numbers v={v} answer={numbers.answer} change={change} />}
         </>
       }
-      said={
-        v.mode === "weave"
-          ? weave.answer
-            ? toldWeave(weave.answer, v, units)
-            : []
-          : v.mode === "calls"
-            ? calls.answer
-              ? toldCalls(calls.answer, v, units)
-              : []
-            : numbers.answer
-              ? toldNumbers(numbers.answer, v)
-              : []
-      }
+      said={said ?? []}
       controls={
-        v.mode === "weave" ? (
-          <>
-            <Group title={t("markers.theRow")}>
-              <Pick
-                label={t("markers.level")}
-                value={v.level}
-                none="own gap"
-                options={planning.slalomLevels.map((l) => ({ value: l.id, text: l.name }))}
-                onPick={(id) => {
-                  const l = planning.slalomLevels.find((s) => s.id === id);
-                  if (l) change({ level: id, gapM: l.gapM, passM: l.passM });
-                }}
-              />
-              {field("runM", "Run, one way")}
-              {field("gapM", "Gap wanted")}
-              {field("passM", "Passes beside the marker by")}
-              {number("ballCm", "Ball, across", "cm")}
-              <Switch
-                label={t("markers.thereAndBack")}
-                on={v.thereAndBack}
-                onChange={(thereAndBack) => change({ thereAndBack })}
-              />
-            </Group>
-            <Group title={t("markers.time")}>
-              {number("firstSec", "First time (empty: none yet)", "s", 0.1)}
-              <NumberRow
-                label={t("markers.betterBy")}
-                unit="%"
-                value={v.betterPercent}
-                must={weave.must("betterShare") && "must be from 0 to 99"}
-                onChange={(betterPercent) => change({ betterPercent })}
-              />
-            </Group>
-          </>
-        ) : v.mode === "calls" ? (
-          <Group title={t("markers.theCalls")}>
-            <Pick
-              label={t("markers.colours")}
-              value={String(v.choices)}
-              options={[2, 3, 4, 5, 6].map((n) => ({ value: String(n), text: `${n}` }))}
-              onPick={(n) => change({ choices: Number(n), called: 0 })}
-            />
-            {number("howMany", "Calls in all")}
-            {number("mostRunning", "The same at most running")}
-            {field("radiusM", "Marker from the middle")}
-            <Switch
-              label={t("markers.backToTheMiddle")}
-              on={v.backEachTime}
-              onChange={(backEachTime) => change({ backEachTime })}
-            />
-            {number("seed", "Order number")}
-            <p className="text-sm text-soft">{t("markers.theSameOrderNumber")}</p>
-          </Group>
-        ) : (
-          <Group title={t("markers.theNumbers")}>
-            {number("balls", "Numbered balls")}
-            <Pick
-              label={t("markers.drawFrom")}
-              value={v.drawFrom}
-              options={[
-                { value: "LEFT", text: t("markers.thoseNotKeptYet") },
-                { value: "ALL", text: t("markers.allWithRepeats") },
-              ]}
-              onPick={(drawFrom) => change({ drawFrom, results: "" })}
-            />
-            {number("seed", "Order number")}
-          </Group>
-        )
+        <MarkersControls
+          v={v}
+          change={change}
+          units={units}
+          levels={planning.slalomLevels}
+          must={shown.must}
+          mustBetter={weave.must("betterShare")}
+        />
       }
       measures={
         v.mode === "weave"
