@@ -67,7 +67,7 @@ export function SpaceFields({
         </div>
       </div>
       <SpaceMeasures place={place} must={(field) => must(`place.size.${field}`)} onPlace={onPlace} />
-      {place.size.wall && <WallFields place={place} must={must} onPlace={onPlace} />}
+      <WallFields place={place} must={must} onPlace={onPlace} />
       <div className="flex flex-wrap gap-x-5 gap-y-2">
         {flags.map(([key, text]) => (
           <label key={key} className="flex items-center gap-2">

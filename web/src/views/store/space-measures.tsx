@@ -57,7 +57,6 @@ export function SpaceMeasures({
               {
                 ...place,
                 size: { ...size, wall: e.target.checked ? { ...bare, runM: size.lengthM, depthM: size.widthM } : null },
-                otherWalls: e.target.checked ? place.otherWalls : [],
               },
               "wall",
             )

@@ -78,7 +78,7 @@ function told({ size, ...p }: Place): string {
     `${metres(size.lengthM)} × ${metres(size.widthM)}`,
     size.ceilingM ? `ceiling ${metres(size.ceilingM)}` : "open sky",
     surface[p.surface],
-    size.wall ? t("walls.total", wallsTold({ size, ...p })) : "no free wall",
+    wallsOf({ size, ...p }).length > 0 ? t("walls.total", wallsTold({ size, ...p })) : "no free wall",
     p.wet === "NOW" ? "wet" : p.wet === "MORNINGS" ? "wet in the mornings" : "",
     p.breakables ? "things that break" : "",
     p.neighboursBelow ? "neighbours below" : "",

@@ -29,6 +29,16 @@ it("adds a wall on a side that has none, changes one and takes it away, and says
   expect(onPlace.mock.lastCall?.[0].otherWalls).toEqual([]);
 });
 
+it("has walls without a first one: the only free wall may be at an end", () => {
+  const onPlace = vi.fn();
+  const hall = { ...loft, size: { ...loft.size, wall: null } } as Place;
+  render(<WallFields place={hall} must={() => undefined} onPlace={onPlace} />);
+  expect(screen.getAllByLabelText(/^Height of wall/)).toHaveLength(1);
+  fireEvent.change(screen.getByLabelText(/^Length of wall 1/), { target: { value: "3" } });
+  expect(onPlace.mock.lastCall?.[0].otherWalls).toHaveLength(1);
+  expect(onPlace.mock.lastCall?.[0].otherWalls[0].stretch.runM).toBe(3);
+});
+
 it("carries a station that needs a wall to the middle of another one", () => {
   const station = {
     blockId: "b",

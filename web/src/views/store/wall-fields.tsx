@@ -21,8 +21,8 @@ export function WallFields({
   must: (field: string) => string | undefined;
   onPlace: (place: Place, step: string) => void;
 }) {
-  const [first, ...others] = wallsOf(place);
-  if (!first) return null;
+  const first = place.size.wall && wallsOf(place)[0];
+  const others = place.otherWalls;
   const setOthers = (otherWalls: FreeWall[], step: string) => onPlace({ ...place, otherWalls }, `walls ${step}`);
   const set = (i: number, change: Partial<FreeWall>, step: string) =>
     setOthers(
@@ -43,17 +43,19 @@ export function WallFields({
     <div>
       <p className="text-sm font-semibold">{t("walls.title")}</p>
       <ul className="mt-1 space-y-1.5">
-        <li className="flex flex-wrap items-center gap-2">
-          <span>{t("walls.first", { edge: edgeWord[first.edge] })}</span>
-          <High
-            n={1}
-            wall={first.stretch}
-            must={(f) => must(`place.size.wall.${f}`)}
-            onWall={(wall, step) => onPlace({ ...place, size: { ...place.size, wall } }, `wall ${step}`)}
-          />
-        </li>
+        {first && (
+          <li className="flex flex-wrap items-center gap-2">
+            <span>{t("walls.first", { edge: edgeWord[first.edge] })}</span>
+            <High
+              n={1}
+              wall={first.stretch}
+              must={(f) => must(`place.size.wall.${f}`)}
+              onWall={(wall, step) => onPlace({ ...place, size: { ...place.size, wall } }, `wall ${step}`)}
+            />
+          </li>
+        )}
         {others.map((w, i) => {
-          const n = i + 2;
+          const n = i + (first ? 2 : 1);
           const here = (f: string) => must(`place.otherWalls[${i}].${f}`);
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: walls have no id and keep their order

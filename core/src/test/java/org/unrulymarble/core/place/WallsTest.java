@@ -56,6 +56,19 @@ class WallsTest {
     }
 
     @Test
+    void the_only_free_wall_may_be_at_an_end() {
+        Layout found = layout(room(9, 6, null, at(Edge.RIGHT, 0, 6, 3)), null, false);
+        assertThat(found.atWalls()).containsExactly(new AtWall(Edge.RIGHT, 4));
+        StationAsk serve = new StationAsk(SERVE, 4, 1, 2, null, null, false, null);
+        assertThat(SideBySide.of(new SideBySideAsk(room(9, 6, null, at(Edge.RIGHT, 0, 6, 3)), List.of(serve), FREE_M))
+                        .stations()
+                        .get(0)
+                        .way())
+                .isEqualTo(Way.RIGHT);
+        assertThat(layout(room(9, 6, null), null, false).spots().reason()).isEqualTo(Spots.Reason.NO_WALL);
+    }
+
+    @Test
     void a_window_hurts_only_where_it_is_and_a_low_wall_holds_no_high_mark() {
         Place place = Place.of(
                 new Space(9.0, 6.0, 3.0, new Wall(9.0, 3.0)),
