@@ -113,11 +113,12 @@ export function MarkersWorking({ given }: { given: Given }) {
         />
       }
       measures={
-        v.mode === "weave"
+        // Before the answer there is nothing to mark out: a nought would be a wrong figure.
+        v.mode === "weave" && weave.answer
           ? [
               { what: "Run, one way", m: v.runM ?? 0 },
-              { what: "From the start to the first marker, and from marker to marker", m: weave.answer?.gapM ?? 0 },
-              { what: "Way through, one way", m: weave.answer?.pathM ?? 0 },
+              { what: "From the start to the first marker, and from marker to marker", m: weave.answer.gapM },
+              { what: "Way through, one way", m: weave.answer.pathM },
             ]
           : v.mode === "calls"
             ? [{ what: "Each marker, from the middle", m: v.radiusM ?? 0 }]
@@ -125,7 +126,11 @@ export function MarkersWorking({ given }: { given: Given }) {
       }
       materials={
         v.mode === "weave"
-          ? [count(weave.answer?.markers ?? 0, "soft, flat marker", "soft, flat markers"), "a stopwatch", "a ball each"]
+          ? [
+              ...(weave.answer ? [count(weave.answer.markers, "soft, flat marker", "soft, flat markers")] : []),
+              "a stopwatch",
+              "a ball each",
+            ]
           : v.mode === "calls"
             ? [`${v.choices} flat markers of different colour`, "a ball each"]
             : [`${v.balls} soft balls with numbers on them`]
