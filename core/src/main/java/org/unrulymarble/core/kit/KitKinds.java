@@ -12,12 +12,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.unrulymarble.core.check.Fields;
+import org.unrulymarble.core.check.Mapping;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
 
 /** All kinds of kit that are known, by id. */
 public final class KitKinds {
+
+    /** A kind as a file has it. */
+    public static final Mapping<KitKind> MAPPING = new KindMapping();
 
     private final Map<String, KitKind> byId = new LinkedHashMap<>();
 
@@ -52,24 +56,7 @@ public final class KitKinds {
      * @throws Fields.Unreadable with all that is wrong
      */
     public static KitKind kind(Fields fields) {
-        return Fields.whole(
-                fields,
-                f -> new KitKind(
-                        f.text("id"),
-                        f.text("name"),
-                        f.word("group", KitKind.Group.class),
-                        f.number("sizeCm"),
-                        f.number("openingCm"),
-                        f.number("massG"),
-                        f.bool("bounces"),
-                        f.bool("soft"),
-                        f.bool("rolls"),
-                        f.bool("grips"),
-                        f.bool("bright"),
-                        f.bool("hard"),
-                        f.text("make"),
-                        f.whole("makeMin"),
-                        f.text("never")));
+        return MAPPING.read(fields);
     }
 
     public List<KitKind> all() {

@@ -5,7 +5,9 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -29,6 +31,46 @@ public final class LadderFiles {
     private static final List<String> TOP = List.of("format", "family", "presets", "kinds", "ladders");
 
     private LadderFiles() {}
+
+    /** The format of a file of ladders as a JSON Schema (draft 2020-12), made of what reads and writes it. */
+    public static Map<String, Object> schema() {
+        Map<String, Object> named = new LinkedHashMap<>();
+        Map<String, Object> kind = KitKinds.MAPPING.schema(named);
+        Map<String, Object> ladder = new LadderMapping(new KitKinds(List.of()), null).schema(named);
+        Map<String, Object> properties = new LinkedHashMap<>();
+        properties.put("format", Map.of("enum", List.of(EarlierFormat.NUMBER, FORMAT)));
+        properties.put(
+                "family",
+                Map.of(
+                        "enum",
+                        Arrays.stream(Family.values()).map(Fields::small).toList(),
+                        "description",
+                        "Of every ladder that does not name its own."));
+        properties.put("presets", Map.of("description", "For YAML anchors; not read."));
+        properties.put(
+                "kinds",
+                Map.of(
+                        "type",
+                        "array",
+                        "items",
+                        kind,
+                        "description",
+                        "Kinds of kit that the ladders name and that do not ship with the application."));
+        properties.put("ladders", Map.of("type", "array", "items", ladder));
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+        schema.put("$id", "urn:marble:ladders:" + FORMAT);
+        schema.put("title", "Ladders of Unruly Marble");
+        schema.put(
+                "description",
+                "A file of ladders, in YAML or JSON. Lengths in metres, times in seconds. What a schema cannot say, and the application checks: a rung has measure, unit, sides, pace and doses of its own or its ladder's; ids are distinct; kinds of kit are known.");
+        schema.put("type", "object");
+        schema.put("additionalProperties", false);
+        schema.put("required", List.of("ladders"));
+        schema.put("properties", properties);
+        schema.put("$defs", named);
+        return schema;
+    }
 
     /** The files that {@code /ladders/files.txt} names, in its order. */
     static List<Ladder> readShipped(KitKinds kinds) {
@@ -93,13 +135,9 @@ public final class LadderFiles {
         List<KitKind> brought = each(top.get("kinds"), "kinds", troubles, KitKind::id, KitKinds::kind);
         List<KitKind> all = new ArrayList<>(brought);
         all.addAll(known.all());
-        LadderReader reader = new LadderReader(new KitKinds(all));
+        LadderMapping mapping = new LadderMapping(new KitKinds(all), top.get("family"));
         List<Ladder> ladders = each(
-                earlier ? EarlierFormat.carriedOver(entries) : entries,
-                "ladders",
-                troubles,
-                Ladder::id,
-                f -> reader.ladder(f, top.get("family")));
+                earlier ? EarlierFormat.carriedOver(entries) : entries, "ladders", troubles, Ladder::id, mapping::read);
         if (!troubles.found.isEmpty()) throw new BadLadderFile(file, troubles.found);
         return new LadderFile(brought, ladders);
     }
@@ -153,7 +191,7 @@ public final class LadderFiles {
      */
     public static Ladder checked(Map<?, ?> ladder, KitKinds kinds) {
         try {
-            return new LadderReader(kinds).ladder(new Fields(ladder), null);
+            return new LadderMapping(kinds, null).read(new Fields(ladder));
         } catch (Fields.Unreadable e) {
             throw new Refused(e.faults());
         }

@@ -28,7 +28,7 @@ class LadderFormatTest {
     private static final KitKinds KINDS = KitKinds.shipped();
     private static final List<Ladder> ALL = Catalogue.shipped().all();
     private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-            .getSchema(LadderFormatTest.class.getResourceAsStream("/ladders/schema.json"));
+            .getSchema(json(LadderFiles.schema()));
 
     /** A rung has these of its own or its ladder's, a ladder its family of its own or its file's, which a schema cannot say. */
     private static final Set<String> FROM_ABOVE = Set.of("family", "sides", "measure", "unit", "pace", "doses");
@@ -123,7 +123,7 @@ class LadderFormatTest {
                 false,
                 null,
                 0,
-                null);
+                "splits when it is bent");
         Ladder plain = ALL.get(0);
         String text = LadderWriter.yaml(List.of(plain), List.of(noodle))
                 .replace("kind: " + plain.kit().get(0).kind() + "\n", "kind: own-noodle\n");

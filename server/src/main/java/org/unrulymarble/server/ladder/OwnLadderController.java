@@ -2,8 +2,6 @@ package org.unrulymarble.server.ladder;
 
 import java.util.List;
 import java.util.Map;
-import org.springframework.core.io.ClassPathResource;
-import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -20,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.ladder.LadderFiles;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The school's own ladders, and files of ladders in and out. */
@@ -133,7 +132,7 @@ class OwnLadderController {
     }
 
     @GetMapping(path = "/schema", produces = "application/schema+json")
-    Resource schema() {
-        return new ClassPathResource("ladders/schema.json");
+    String schema() {
+        return json.writerWithDefaultPrettyPrinter().writeValueAsString(LadderFiles.schema());
     }
 }
