@@ -25,6 +25,7 @@ class ArchitectureTest {
                     // Messages alone: Message.
                     "com.ibm.icu.text..",
                     "com.ibm.icu.util..",
+                    "org.jspecify.annotations..",
                     "com.fasterxml.jackson.annotation..");
 
     @ArchTest

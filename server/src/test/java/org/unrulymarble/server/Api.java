@@ -120,10 +120,9 @@ public class Api {
             if (fresh == null) fresh = response.getCookie("SESSION");
             if (fresh != null) session = fresh;
             String text = response.getContentAsString(StandardCharsets.UTF_8);
-            return new Answer(
-                    response.getStatus(),
-                    text.startsWith("{") || text.startsWith("[") ? json.readTree(text) : null,
-                    text);
+            JsonNode read = text.startsWith("{") || text.startsWith("[") ? json.readTree(text) : null;
+            if (response.getStatus() < 300 && read != null) Promised.holds(method, path, read);
+            return new Answer(response.getStatus(), read, text);
         } catch (Exception e) {
             throw new AssertionError(method + " " + path, e);
         }

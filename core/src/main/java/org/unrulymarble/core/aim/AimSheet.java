@@ -2,6 +2,7 @@ package org.unrulymarble.core.aim;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -20,12 +21,12 @@ import org.unrulymarble.core.check.Rounding;
 public record AimSheet(
         List<Integer> hits,
         int outside,
-        Rings rings,
-        Interval radiusForShareCm,
-        Interval distanceForShareM,
-        Interval pointsPerThrow,
-        Landings landings,
-        Integer throwsToTell,
+        @Nullable Rings rings,
+        @Nullable Interval radiusForShareCm,
+        @Nullable Interval distanceForShareM,
+        @Nullable Interval pointsPerThrow,
+        @Nullable Landings landings,
+        @Nullable Integer throwsToTell,
         Correct correct) {
 
     /** What to correct. COUNTS_ONLY: nobody can tell from counts; TOO_FEW: fewer than five landings. */

@@ -10,6 +10,7 @@ import org.hipparchus.optim.univariate.BrentOptimizer;
 import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.optim.univariate.UnivariatePointValuePair;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -21,14 +22,14 @@ import org.unrulymarble.core.check.Fault;
  */
 public record Rings(
         Verdict verdict,
-        Double sigmaCm,
-        Double sigmaLowCm,
-        Double sigmaHighCm,
-        List<Double> ringShare,
-        Double outsideShare,
-        Double pointsPerThrow,
-        Double radiusForShareCm,
-        Double distanceForShareM) {
+        @Nullable Double sigmaCm,
+        @Nullable Double sigmaLowCm,
+        @Nullable Double sigmaHighCm,
+        @Nullable List<Double> ringShare,
+        @Nullable Double outsideShare,
+        @Nullable Double pointsPerThrow,
+        @Nullable Double radiusForShareCm,
+        @Nullable Double distanceForShareM) {
 
     private static final double CHI_SQUARE_90 = 2.705543454;
     private static final int COARSE_STEPS = 400;

@@ -3,6 +3,7 @@ package org.unrulymarble.core.chance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -28,7 +29,12 @@ public record GateFor(int tries, List<PupilGate> pupils, int classRun, int class
     private static final int MOST_RUN = 40;
 
     /** shares 1 to 500, each 0 to 1; roundSec whole; secPerTry 0.01 to 14,400; of 1 to 1,000; wantChance 1e-6 to 1. At most 2,000 tries in a round. */
-    public record GateForAsk(List<Double> shares, Integer roundSec, Double secPerTry, Integer of, Double wantChance) {
+    public record GateForAsk(
+            List<Double> shares,
+            Integer roundSec,
+            Double secPerTry,
+            @Nullable Integer of,
+            Double wantChance) {
         public GateForAsk {
             Checks checks = new Checks()
                     .entries("shares", shares, 1, 500)

@@ -2,6 +2,7 @@ package org.unrulymarble.core.chance;
 
 import java.util.List;
 import org.hipparchus.special.Beta;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -24,7 +25,10 @@ public record Mastery(double chanceHolds, double chanceBelowFloor, double weight
     }
 
     /** daysAgo 0 to 36,500; hits and misses whole, 0 to 100,000. */
-    public record Evidence(Double daysAgo, Integer hits, Integer misses) {
+    public record Evidence(
+            Double daysAgo,
+            @Nullable Integer hits,
+            @Nullable Integer misses) {
         public Evidence {
             new Checks()
                     .range("daysAgo", daysAgo, 0, 36_500)

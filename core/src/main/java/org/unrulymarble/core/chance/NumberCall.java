@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -19,11 +20,11 @@ import org.unrulymarble.core.check.Fault;
  */
 public record NumberCall(
         List<Integer> called,
-        Integer next,
+        @Nullable Integer next,
         List<Integer> kept,
         List<Integer> left,
         double guessedHits,
-        Double shareWithoutGuessing) {
+        @Nullable Double shareWithoutGuessing) {
 
     /** Which numbers may come. */
     public enum DrawFrom {

@@ -2,6 +2,7 @@ package org.unrulymarble.core.chance;
 
 import java.util.function.IntPredicate;
 import org.hipparchus.special.Beta;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -13,7 +14,8 @@ import org.unrulymarble.core.check.Rounding;
 public record Odds(double chance, double expectedHits, int mostHitsForChance) {
 
     /** p 0 to 1, of 1 to 1,000, hits 0 to of, wantChance 1e-6 to 1. */
-    public record OddsAsk(Double p, Integer of, Integer hits, Double wantChance) {
+    public record OddsAsk(
+            Double p, @Nullable Integer of, @Nullable Integer hits, Double wantChance) {
         public OddsAsk {
             Checks checks = new Checks().range("p", p, 0, 1).range("of", of, 1, 1000);
             checks.range("hits", hits, 0, of == null ? 1000 : of)

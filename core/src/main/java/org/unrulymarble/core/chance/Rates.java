@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.distribution.continuous.GammaDistribution;
 import org.hipparchus.special.Beta;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -12,7 +13,7 @@ import org.unrulymarble.core.check.Checks;
  *
  * @param lastHigherThanFirst chance that the last round's rate is truly above the first round's; null with one score
  */
-public record Rates(List<Rate> rates, Double lastHigherThanFirst) {
+public record Rates(List<Rate> rates, @Nullable Double lastHigherThanFirst) {
 
     /** Per minute, with the interval of the count's own chance. */
     public record Rate(double perMin, double lowPerMin, double highPerMin) {}

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.chance;
 
 import org.hipparchus.distribution.continuous.BetaDistribution;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -11,7 +12,7 @@ import org.unrulymarble.core.check.Checks;
 public record Share(double share, double low, double high) {
 
     /** hits and misses 0 to 100,000; sure between 0 and 1, the weight between low and high. */
-    public record ShareAsk(Integer hits, Integer misses, Double sure) {
+    public record ShareAsk(@Nullable Integer hits, @Nullable Integer misses, Double sure) {
         public ShareAsk {
             new Checks()
                     .range("hits", hits, 0, 100_000)

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.chance;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -17,10 +18,10 @@ import org.unrulymarble.core.check.Rounding;
 public record Streak(
         int tries,
         double chance,
-        Double expectedTries,
-        Double expectedSec,
-        Integer triesForHalf,
-        Integer triesForFourOfFive,
+        @Nullable Double expectedTries,
+        @Nullable Double expectedSec,
+        @Nullable Integer triesForHalf,
+        @Nullable Integer triesForFourOfFive,
         int longestRunForChance) {
 
     private static final int MOST_TRIES = 100_000;

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.clock;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -11,7 +12,11 @@ import org.unrulymarble.core.check.Rounding;
  * @param reps how many, 1 to 1,000; by count only
  * @param secPerRep planning pace in seconds for one, 0 to 14,400; by count only
  */
-public record Dose(Type type, Integer workSec, Integer reps, Double secPerRep) {
+public record Dose(
+        Type type,
+        @Nullable Integer workSec,
+        @Nullable Integer reps,
+        @Nullable Double secPerRep) {
 
     /** The schools of dose that the clock knows. */
     public enum Type {

@@ -1,5 +1,7 @@
 package org.unrulymarble.core.clock;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * One stretch of the lesson; segments tile it without gap or overlap, but for those beside another, and none is empty.
  *
@@ -11,7 +13,15 @@ package org.unrulymarble.core.clock;
  * @param beside for work at another station at the same time: the segment that the clock goes by; null for one that tiles the lesson itself
  */
 public record Segment(
-        int index, int block, Kind kind, long startSec, long durationSec, int set, int turn, int side, Integer beside) {
+        int index,
+        int block,
+        Kind kind,
+        long startSec,
+        long durationSec,
+        int set,
+        int turn,
+        int side,
+        @Nullable Integer beside) {
 
     /** One that tiles the lesson. */
     public Segment(int index, int block, Kind kind, long startSec, long durationSec, int set, int turn, int side) {

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.defaults;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -30,7 +31,7 @@ public record Planning(
             Double wallRestitution,
             Double floorRestitution,
             Boolean hard,
-            Double massKg,
+            @Nullable Double massKg,
             Double dragCoefficient) {
 
         private static final double USUAL_DRAG = 0.5;
@@ -51,7 +52,8 @@ public record Planning(
     }
 
     /** A usual net or hoop, to be checked against local rules. @param distanceM from where it is served or thrown */
-    public record NetPreset(String id, String name, Double heightM, Double distanceM, Double landWithinM) {
+    public record NetPreset(
+            String id, String name, @Nullable Double heightM, Double distanceM, Double landWithinM) {
         public NetPreset {
             new Checks()
                     .text("id", id, 60)

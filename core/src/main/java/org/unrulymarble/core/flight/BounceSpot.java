@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -19,13 +20,13 @@ import org.unrulymarble.core.check.Checks;
  */
 public record BounceSpot(
         Outcome outcome,
-        Double bounceFromPasserM,
-        Double shareOfWay,
-        Double angleDeg,
-        Double timeSec,
+        @Nullable Double bounceFromPasserM,
+        @Nullable Double shareOfWay,
+        @Nullable Double angleDeg,
+        @Nullable Double timeSec,
         double twoThirdsM,
-        Double heightByTwoThirdsM,
-        Double highestAtCatcherM,
+        @Nullable Double heightByTwoThirdsM,
+        @Nullable Double highestAtCatcherM,
         List<PathPoint> path) {
 
     private static final int LOOKS = 400;

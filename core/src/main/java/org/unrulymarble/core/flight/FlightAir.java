@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import static org.unrulymarble.core.flight.Gravity.G;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -17,8 +18,8 @@ public record FlightAir(
         double apexM,
         double landsSpeedMs,
         double shareOfRangeWithoutAir,
-        Double heightAtXM,
-        Double speedAtXMs) {
+        @Nullable Double heightAtXM,
+        @Nullable Double speedAtXMs) {
 
     /** Lengths 0 to 200 m; speedMs above 0 to 60; radiusM 0.005 to 0.5; massKg 0.001 to 20; dragCoefficient 0 to 2; toXM may be null. */
     public record FlightAirAsk(
@@ -28,7 +29,7 @@ public record FlightAir(
             Double radiusM,
             Double massKg,
             Double dragCoefficient,
-            Double toXM) {
+            @Nullable Double toXM) {
         public FlightAirAsk {
             Checks checks = new Checks()
                     .length("launchHeightM", launchHeightM)

@@ -4,6 +4,7 @@ import static org.unrulymarble.core.flight.Gravity.G;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -17,11 +18,11 @@ import org.unrulymarble.core.check.Rounding;
  */
 public record LeanedBoard(
         Outcome outcome,
-        Double boardAlongM,
-        Double timeToBoardSec,
-        Double landsFromFootM,
-        Double timeToFloorSec,
-        Double heightAtThrowerM,
+        @Nullable Double boardAlongM,
+        @Nullable Double timeToBoardSec,
+        @Nullable Double landsFromFootM,
+        @Nullable Double timeToFloorSec,
+        @Nullable Double heightAtThrowerM,
         List<PathPoint> path) {
 
     /** What happens to the ball. */

@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.flight.WallMark.WallMarkAsk;
@@ -21,17 +22,17 @@ import org.unrulymarble.core.flight.WallMark.WallMarkAsk;
  */
 public record NetOnWall(
         WallMark mark,
-        Double bandM,
-        Boolean narrowerThanBall,
-        Double sharedLowM,
-        Double sharedHighM,
+        @Nullable Double bandM,
+        @Nullable Boolean narrowerThanBall,
+        @Nullable Double sharedLowM,
+        @Nullable Double sharedHighM,
         double plainMarkM,
-        WallMark.PlainMark plainMarkIs,
+        WallMark.@Nullable PlainMark plainMarkIs,
         boolean plainMarkAboveCeiling,
-        Double highestBallM,
-        Boolean underCeiling,
-        Double fitsFromM,
-        Double fitsAtDeg,
+        @Nullable Double highestBallM,
+        @Nullable Boolean underCeiling,
+        @Nullable Double fitsFromM,
+        @Nullable Double fitsAtDeg,
         List<PathPoint> slowPath,
         List<PathPoint> fastPath,
         List<PathPoint> slowAfterWall,
@@ -40,10 +41,16 @@ public record NetOnWall(
         List<ByStep> byStep) {
 
     /** The band at another launch angle from the same place; both null where there is none. */
-    public record ByAngle(double angleDeg, Double lowMarkM, Double highMarkM) {}
+    public record ByAngle(
+            double angleDeg,
+            @Nullable Double lowMarkM,
+            @Nullable Double highMarkM) {}
 
     /** The band at another place with the same launch angle; both null where there is none. */
-    public record ByStep(double standM, Double lowMarkM, Double highMarkM) {}
+    public record ByStep(
+            double standM,
+            @Nullable Double lowMarkM,
+            @Nullable Double highMarkM) {}
 
     /** What the air does to a ball: massKg 0.001 to 20, dragCoefficient 0 to 2. */
     public record Air(Double massKg, Double dragCoefficient) {
@@ -62,8 +69,8 @@ public record NetOnWall(
             Double handM,
             Double angleSpreadDeg,
             Double stepM,
-            Double ceilingM,
-            Air air) {
+            @Nullable Double ceilingM,
+            @Nullable Air air) {
         public NetOnWallAsk {
             Checks checks = new Checks()
                     .required("serve", serve)

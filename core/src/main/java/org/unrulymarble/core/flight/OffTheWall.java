@@ -4,6 +4,7 @@ import static org.unrulymarble.core.flight.Gravity.G;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -17,10 +18,10 @@ import org.unrulymarble.core.check.Checks;
  */
 public record OffTheWall(
         Rebound rebound,
-        Double catchFullFromWallM,
-        Double catchBounceFromWallM,
-        Double bounceTopM,
-        Double speedBackMs,
+        @Nullable Double catchFullFromWallM,
+        @Nullable Double catchBounceFromWallM,
+        @Nullable Double bounceTopM,
+        @Nullable Double speedBackMs,
         List<PathPoint> path) {
 
     /** The rebound's own fields, floorRestitution 0 to 1 of the vertical speed, catchM 0 to 200. */

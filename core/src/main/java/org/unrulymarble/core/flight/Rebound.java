@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import static org.unrulymarble.core.flight.Gravity.G;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -12,14 +13,14 @@ import org.unrulymarble.core.check.Rounding;
  */
 public record Rebound(
         Outcome outcome,
-        Double timeToCeilingSec,
-        Double landsShortOfWallM,
-        Double wallHeightM,
-        Double timeToWallSec,
-        Double firstBounceFromWallM,
-        Double timeToBounceSec,
-        Double heightAtThrowerM,
-        Double timeBackSec) {
+        @Nullable Double timeToCeilingSec,
+        @Nullable Double landsShortOfWallM,
+        @Nullable Double wallHeightM,
+        @Nullable Double timeToWallSec,
+        @Nullable Double firstBounceFromWallM,
+        @Nullable Double timeToBounceSec,
+        @Nullable Double heightAtThrowerM,
+        @Nullable Double timeBackSec) {
 
     /** What happens first. */
     public enum Outcome {
@@ -36,7 +37,7 @@ public record Rebound(
             Double speedMs,
             Double angleDeg,
             Double restitution,
-            Double ceilingM,
+            @Nullable Double ceilingM,
             Double ballRadiusM) {
         public ReboundAsk {
             Checks checks = new Checks()

@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import static org.unrulymarble.core.flight.Gravity.G;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -16,7 +17,7 @@ public record Toss(double riseM, double airSec, int claps) {
 
     /** Lengths 0 to 200 m; clapSec 0.01 to 14,400; handsSec (for the hands to get ready) 0 to 14,400. */
     public record TossAsk(
-            Double ceilingM,
+            @Nullable Double ceilingM,
             Double clearanceM,
             Double ballRadiusM,
             Double releaseM,

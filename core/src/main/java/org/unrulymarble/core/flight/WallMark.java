@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import static org.unrulymarble.core.flight.Gravity.G;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -15,12 +16,12 @@ import org.unrulymarble.core.check.Rounding;
  */
 public record WallMark(
         boolean feasible,
-        Reason reason,
-        Double lowMarkM,
-        Double highMarkM,
-        Double minSpeedMs,
-        Double maxSpeedMs,
-        PlainMark netHeightMark) {
+        @Nullable Reason reason,
+        @Nullable Double lowMarkM,
+        @Nullable Double highMarkM,
+        @Nullable Double minSpeedMs,
+        @Nullable Double maxSpeedMs,
+        @Nullable PlainMark netHeightMark) {
 
     /** Why there is no band. */
     public enum Reason {

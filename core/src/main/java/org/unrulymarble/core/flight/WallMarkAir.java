@@ -2,6 +2,7 @@ package org.unrulymarble.core.flight;
 
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -14,11 +15,11 @@ import org.unrulymarble.core.check.Rounding;
  */
 public record WallMarkAir(
         boolean feasible,
-        WallMark.Reason reason,
-        Double lowMarkM,
-        Double highMarkM,
-        Double minSpeedMs,
-        Double maxSpeedMs) {
+        WallMark.@Nullable Reason reason,
+        @Nullable Double lowMarkM,
+        @Nullable Double highMarkM,
+        @Nullable Double minSpeedMs,
+        @Nullable Double maxSpeedMs) {
 
     /** No hand throws or hits faster here, metres per second. */
     static final double FASTEST_MS = 60;

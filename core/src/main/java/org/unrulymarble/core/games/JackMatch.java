@@ -2,6 +2,7 @@ package org.unrulymarble.core.games;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -24,9 +25,9 @@ public record JackMatch(
         Points totals,
         boolean endComplete,
         Player jackSide,
-        Next next,
+        @Nullable Next next,
         Over over,
-        Nearest winner) {
+        @Nullable Nearest winner) {
 
     /** One player after the other in turn, or each all of their balls first. */
     public enum PlayerOrder {
@@ -81,16 +82,16 @@ public record JackMatch(
             Nearest nearest,
             Points points,
             PointsWhy why,
-            Double bestA,
-            Double bestB,
+            @Nullable Double bestA,
+            @Nullable Double bestB,
             boolean complete) {}
 
     /** Where a ball lies: measured from the jack, or as placed on the drawing (cm from the jack; both needed then). */
     public record MatchBall(
             Player side,
-            Double distanceCm,
-            Double xCm,
-            Double yCm,
+            @Nullable Double distanceCm,
+            @Nullable Double xCm,
+            @Nullable Double yCm,
             Boolean out,
             Boolean footOver,
             Boolean landedShort) {
@@ -110,7 +111,7 @@ public record JackMatch(
     }
 
     /** What an end was worth as the players say. @param side whose points they are, or null for both; points 0 to 64 */
-    public record Told(Player side, Integer points) {
+    public record Told(@Nullable Player side, Integer points) {
         public Told {
             new Checks().range("points", points, 0, 64).done();
         }
@@ -121,7 +122,8 @@ public record JackMatch(
     }
 
     /** One end; called is true when it ends as it lies, before all balls are played; told what it was worth by eye, or null. */
-    public record MatchEnd(List<MatchBall> balls, Boolean called, Told told) {
+    public record MatchEnd(
+            List<MatchBall> balls, Boolean called, @Nullable Told told) {
 
         /** As the balls lie. */
         public MatchEnd(List<MatchBall> balls, Boolean called) {
@@ -154,9 +156,9 @@ public record JackMatch(
             Double toleranceCm,
             Boolean footLineKills,
             Boolean shortLineKills,
-            Integer targetScore,
-            Integer maxEnds,
-            Integer timeCapSec,
+            @Nullable Integer targetScore,
+            @Nullable Integer maxEnds,
+            @Nullable Integer timeCapSec,
             Integer playedSec,
             List<MatchEnd> ends) {
         public JackMatchAsk {

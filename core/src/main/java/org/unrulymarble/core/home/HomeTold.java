@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Wall;
 
@@ -14,7 +15,10 @@ import org.unrulymarble.core.place.Wall;
  * @param space the free floor under 2.4 m, with its whole length of wall where there is one to throw at; null where it was not told
  * @param quiet whether somebody lives below; null where it was not told
  */
-public record HomeTold(Map<String, Integer> kit, Space space, Boolean quiet) {
+public record HomeTold(
+        Map<String, Integer> kit,
+        @Nullable Space space,
+        @Nullable Boolean quiet) {
 
     /** No week has so many practices. */
     public static final int PRACTICE = ReturnCode.MOST_PRACTICES;

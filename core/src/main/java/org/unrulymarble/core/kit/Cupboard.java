@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
@@ -16,7 +17,7 @@ import org.yaml.snakeyaml.constructor.SafeConstructor;
 public record Cupboard(String id, List<Counted> kit) {
 
     /** @param count how many, or null for as many as are asked */
-    public record Counted(String kind, Integer count) {
+    public record Counted(String kind, @Nullable Integer count) {
         public Counted {
             Checks checks = new Checks().text("kind", kind, 60);
             if (count != null) checks.range("count", count, 0, 10_000);

@@ -2,6 +2,7 @@ package org.unrulymarble.core.kit;
 
 import java.util.EnumSet;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -19,18 +20,18 @@ public record KitKind(
         String id,
         String name,
         Group group,
-        Double sizeCm,
-        Double openingCm,
-        Double massG,
+        @Nullable Double sizeCm,
+        @Nullable Double openingCm,
+        @Nullable Double massG,
         Boolean bounces,
         Boolean soft,
         Boolean rolls,
         Boolean grips,
         Boolean bright,
         Boolean hard,
-        String make,
+        @Nullable String make,
         Integer makeMin,
-        String never) {
+        @Nullable String never) {
 
     /** What part a thing plays. */
     public enum Group {

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.kit;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -11,7 +12,8 @@ import org.unrulymarble.core.check.Checks;
  * @param make how to make it ready, or null if it needs no making
  * @param makeMin whole minutes that takes, 0 to 120
  */
-public record StandIn(String kind, String what, String changes, String make, Integer makeMin) {
+public record StandIn(
+        String kind, String what, String changes, @Nullable String make, Integer makeMin) {
     public StandIn {
         new Checks()
                 .text("kind", kind, 60)

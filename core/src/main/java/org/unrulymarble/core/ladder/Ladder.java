@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.kit.KitKind;
@@ -57,7 +58,11 @@ public record Ladder(
      *
      * @param net what its wall stands in for, or null
      */
-    public record Room(Footprint footprint, List<Surface> surfaces, Noise noise, NetMark net) {
+    public record Room(
+            Footprint footprint,
+            List<Surface> surfaces,
+            Noise noise,
+            @Nullable NetMark net) {
 
         public Room {
             surfaces = copied(surfaces);
@@ -99,7 +104,7 @@ public record Ladder(
      *
      * @param swingM reach of what is swung, from the middle of the body, 0.1 to 5, or null where nothing is
      */
-    public record Safety(Double swingM, List<Caution> cautions, List<RefusedPlace> refusedPlaces) {
+    public record Safety(@Nullable Double swingM, List<Caution> cautions, List<RefusedPlace> refusedPlaces) {
 
         public Safety {
             cautions = copied(cautions);
@@ -108,7 +113,10 @@ public record Ladder(
     }
 
     /** How it is done sitting, with one hand, or by somebody who sees little; null each where it makes no sense. */
-    public record Adapted(String seated, String oneHand, String seesLittle) {}
+    public record Adapted(
+            @Nullable String seated,
+            @Nullable String oneHand,
+            @Nullable String seesLittle) {}
 
     public Ladder {
         Checks checks = new Checks()

@@ -3,6 +3,7 @@ package org.unrulymarble.core.ladder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -21,7 +22,7 @@ public record Routine(String name, List<Move> moves) {
      * @param sec seconds on a side, 1 to 600
      * @param eachSide whether it comes once on each side
      */
-    public record Move(String what, Integer count, Integer sec, Boolean eachSide) {
+    public record Move(String what, @Nullable Integer count, Integer sec, Boolean eachSide) {
         public Move {
             eachSide = eachSide != null && eachSide;
             Checks checks = new Checks().text("what", what, 60).range("sec", sec, 1, 600);

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Rounding;
@@ -54,11 +55,11 @@ public record Rung(
         String harder,
         List<Modifier> modifiers,
         Manner manner,
-        Integer claps,
-        Double heightM,
-        Double standM,
-        RandomCalls calls,
-        Delivery delivery,
+        @Nullable Integer claps,
+        @Nullable Double heightM,
+        @Nullable Double standM,
+        @Nullable RandomCalls calls,
+        @Nullable Delivery delivery,
         List<String> steps,
         Map<String, Double> figures,
         RungKit kit) {

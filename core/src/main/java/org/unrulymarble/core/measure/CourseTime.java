@@ -2,9 +2,10 @@ package org.unrulymarble.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** A course against the watch. @param course as it is drawn, or null where it is laid as the task says */
-public record CourseTime(Course course) implements Measure {
+public record CourseTime(@Nullable Course course) implements Measure {
 
     /** As the task says. */
     public CourseTime() {

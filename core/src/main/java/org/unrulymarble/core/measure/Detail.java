@@ -3,6 +3,7 @@ package org.unrulymarble.core.measure;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What is known of a round beside its score, by its measure. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
@@ -63,5 +64,5 @@ public sealed interface Detail {
     record EndPoints(int own, int theirs) {}
 
     /** The share of goes without what guessing would have given; null where guessing explains them all. */
-    record Guessed(Double shareWithoutGuessing) implements Detail {}
+    record Guessed(@Nullable Double shareWithoutGuessing) implements Detail {}
 }

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.measure;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -8,7 +9,7 @@ import org.unrulymarble.core.check.Checks;
  *
  * @param n how many tries there are, 1 to 2,000; null where the clock ends the round, and nobody knows the tries unless they are tapped
  */
-public record HitsOfN(Integer n) implements Measure {
+public record HitsOfN(@Nullable Integer n) implements Measure {
 
     public HitsOfN {
         if (n != null) new Checks().range("n", n, 1, 2000).done();

@@ -2,6 +2,7 @@ package org.unrulymarble.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.games.End.TieRule;
 import org.unrulymarble.core.games.JackMatch;
@@ -21,9 +22,9 @@ import org.unrulymarble.core.games.JackMatch.PlayerOrder;
  */
 public record Match(
         Integer ballsPerPlayer,
-        Integer targetScore,
-        Integer maxEnds,
-        Integer timeCapSec,
+        @Nullable Integer targetScore,
+        @Nullable Integer maxEnds,
+        @Nullable Integer timeCapSec,
         JackRule jackRule,
         PlayerOrder playerOrder,
         TieRule tieRule,

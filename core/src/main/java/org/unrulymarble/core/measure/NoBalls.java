@@ -1,6 +1,7 @@
 package org.unrulymarble.core.measure;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.games.Bowling;
 
@@ -9,7 +10,7 @@ import org.unrulymarble.core.games.Bowling;
  *
  * @param n how many deliveries, 1 to 2,000; null where the clock ends the round
  */
-public record NoBalls(Integer n) implements Measure {
+public record NoBalls(@Nullable Integer n) implements Measure {
 
     public NoBalls {
         if (n != null) new Checks().range("n", n, 1, 2000).done();

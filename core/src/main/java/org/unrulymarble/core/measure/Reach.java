@@ -2,6 +2,7 @@ package org.unrulymarble.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -17,7 +18,8 @@ import org.unrulymarble.core.check.Rounding;
 public record Reach(int withoutMiss, int likely, List<StepTime> steps) {
 
     /** Seconds until a step is held: without a miss, and as expected (null where it is beyond a day). */
-    public record StepTime(int step, double withoutMissSec, Double expectedSec) {}
+    public record StepTime(
+            int step, double withoutMissSec, @Nullable Double expectedSec) {}
 
     private static final int MOST_STEPS = 400;
     private static final double A_DAY = 86_400;

@@ -2,6 +2,7 @@ package org.unrulymarble.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -21,8 +22,8 @@ public record Staircase(
         int furthestHeld,
         double furthestHeldM,
         List<Integer> reversals,
-        Double settleStep,
-        Double settlesAtShare) {
+        @Nullable Double settleStep,
+        @Nullable Double settlesAtShare) {
 
     /** startStep and makesToStep 1 to 1,000; results at most 10,000 letters H and M; stepM 0 to 200. */
     public record StaircaseAsk(Integer startStep, Integer makesToStep, OnMiss onMiss, String results, Double stepM) {

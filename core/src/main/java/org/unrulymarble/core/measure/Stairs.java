@@ -1,6 +1,7 @@
 package org.unrulymarble.core.measure;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -9,7 +10,12 @@ import org.unrulymarble.core.check.Checks;
  * @param startM where it begins, 0 to 200, or null for where the rung stands
  * @param unit in what steps are told
  */
-public record Stairs(Integer makesToStep, OnMiss onMiss, Double stepM, Double startM, Unit unit) {
+public record Stairs(
+        Integer makesToStep,
+        OnMiss onMiss,
+        Double stepM,
+        @Nullable Double startM,
+        Unit unit) {
 
     /** A step is a length in metres, or one's own shoe, for which a planning value stands. */
     public enum Unit {

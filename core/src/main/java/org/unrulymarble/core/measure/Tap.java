@@ -2,6 +2,7 @@ package org.unrulymarble.core.measure;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.games.Bowling;
 
@@ -22,14 +23,14 @@ import org.unrulymarble.core.games.Bowling;
 public sealed interface Tap {
 
     /** @param number the level, ring, spot or ball where the measure asks for one, 0 to 100,000; else null */
-    record Hit(Integer number) implements Tap {
+    record Hit(@Nullable Integer number) implements Tap {
         public Hit {
             if (number != null) new Checks().range("number", number, 0, 100_000).done();
         }
     }
 
     /** @param noBall why it was one, where no-balls are kept; else null */
-    record Miss(Bowling.NoBall noBall) implements Tap {}
+    record Miss(Bowling.@Nullable NoBall noBall) implements Tap {}
 
     /** Where a throw landed on the drawn target: right of its middle and above it, -20,000 to 20,000 cm. */
     record Landed(Double xCm, Double yCm) implements Tap {
@@ -64,7 +65,7 @@ public sealed interface Tap {
      *
      * @param fault what may make it dead, by house rule; else null
      */
-    record Ball(Team team, Double xCm, Double yCm, Fault fault) implements Tap {
+    record Ball(Team team, Double xCm, Double yCm, @Nullable Fault fault) implements Tap {
 
         /** What went wrong with a ball. */
         public enum Fault {
@@ -105,7 +106,7 @@ public sealed interface Tap {
      * @param team whose points they are; null for both, where the end was level
      * @param points 0 to 64
      */
-    record EndWon(Team team, Integer points) implements Tap {
+    record EndWon(@Nullable Team team, Integer points) implements Tap {
         public EndWon {
             new Checks().range("points", points, 0, 64).done();
         }

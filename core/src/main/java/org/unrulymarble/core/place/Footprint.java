@@ -1,5 +1,6 @@
 package org.unrulymarble.core.place;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -14,7 +15,13 @@ import org.unrulymarble.core.check.Checks;
  * @param heightM free height that the task needs, or null if any ceiling does
  */
 public record Footprint(
-        Double lengthM, Double widthM, Double gapM, Double edgeM, Boolean needsWall, Boolean oneRow, Double heightM) {
+        Double lengthM,
+        Double widthM,
+        Double gapM,
+        Double edgeM,
+        Boolean needsWall,
+        Boolean oneRow,
+        @Nullable Double heightM) {
     public Footprint {
         Checks checks = new Checks()
                 .above("lengthM", lengthM, 0, 200)

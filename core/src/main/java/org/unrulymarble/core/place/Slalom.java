@@ -1,6 +1,7 @@
 package org.unrulymarble.core.place;
 
 import org.hipparchus.analysis.integration.SimpsonIntegrator;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -16,7 +17,13 @@ import org.unrulymarble.core.check.Rounding;
  * @param betterSec null without a first time, as are the next two
  */
 public record Slalom(
-        int markers, double gapM, boolean ballFits, double pathM, Double betterSec, Double savesSec, Double speedMs) {
+        int markers,
+        double gapM,
+        boolean ballFits,
+        double pathM,
+        @Nullable Double betterSec,
+        @Nullable Double savesSec,
+        @Nullable Double speedMs) {
 
     private static final int MOST_MARKERS = 500;
 
@@ -27,7 +34,7 @@ public record Slalom(
             Double passM,
             Double ballCm,
             Boolean thereAndBack,
-            Double firstSec,
+            @Nullable Double firstSec,
             Double betterShare) {
         public SlalomAsk {
             Checks checks = new Checks()

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.place;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -11,7 +12,11 @@ import org.unrulymarble.core.check.Rounding;
  * @param ceilingM 0 to 200 m, or null under open sky
  * @param wall the free wall, or null
  */
-public record Space(Double lengthM, Double widthM, Double ceilingM, Wall wall) {
+public record Space(
+        Double lengthM,
+        Double widthM,
+        @Nullable Double ceilingM,
+        @Nullable Wall wall) {
     public Space {
         Checks checks = new Checks().range("lengthM", lengthM, 0, 200).range("widthM", widthM, 0, 200);
         if (ceilingM != null) checks.range("ceilingM", ceilingM, 0, 200);

@@ -2,6 +2,7 @@ package org.unrulymarble.core.place;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -15,7 +16,13 @@ import org.unrulymarble.core.check.Rounding;
  * @param placed the rectangles, 2,000 at most, measured from the corner of the room where wall and length begin; the wall runs along y = 0
  * @param reason why nothing fits, or null
  */
-public record Spots(long spots, Integer waves, long rows, long columns, List<Placed> placed, Reason reason) {
+public record Spots(
+        long spots,
+        @Nullable Integer waves,
+        long rows,
+        long columns,
+        List<Placed> placed,
+        @Nullable Reason reason) {
 
     /** As many rectangles as anybody can draw; the count goes on. */
     private static final int MOST_PLACED = 2000;
@@ -54,7 +61,7 @@ public record Spots(long spots, Integer waves, long rows, long columns, List<Pla
     public record Placed(double xM, double yM, double alongM, double acrossM) {}
 
     /** The question: which space, which footprint, for how many pupils, how many of them to a spot. */
-    public record SpotsAsk(Space space, Footprint footprint, Integer pupils, Integer perSpot) {
+    public record SpotsAsk(@Nullable Space space, Footprint footprint, Integer pupils, Integer perSpot) {
         public SpotsAsk {
             new Checks()
                     .required("space", space)

@@ -1,5 +1,6 @@
 package org.unrulymarble.core.place;
 
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -10,7 +11,11 @@ import org.unrulymarble.core.check.Checks;
  * @param heightM how high it is free, 0 to 200 m, or null as high as anybody throws
  * @param holds what is on it, in the teacher's words, or null
  */
-public record Wall(Double runM, Double depthM, Double heightM, String holds) {
+public record Wall(
+        Double runM,
+        Double depthM,
+        @Nullable Double heightM,
+        @Nullable String holds) {
     private static final int HOLDS_LETTERS = 80;
 
     public Wall {

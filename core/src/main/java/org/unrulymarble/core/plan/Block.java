@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.List;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.ladder.Manner;
@@ -32,7 +33,7 @@ public record Block(
         @JsonUnwrapped Scoring scoring,
         @JsonUnwrapped Setup setup,
         @JsonUnwrapped People people,
-        Part part) {
+        @Nullable Part part) {
 
     /**
      * What is done: the rung, and how.
@@ -47,17 +48,17 @@ public record Block(
      * @param laterRungIds the rungs of the second set and those after it, where they are others; a set beyond them is on the last of them
      */
     public record Work(
-            String ladderId,
-            String rungId,
+            @Nullable String ladderId,
+            @Nullable String rungId,
             RungBy rungBy,
             List<Modifier> modifiers,
             SideChoice sides,
             SideOrder sideOrder,
-            Manner.Attitude attitude,
+            Manner.@Nullable Attitude attitude,
             Boolean beat,
-            String reverses,
+            @Nullable String reverses,
             List<String> laterRungIds,
-            Routine routine) {
+            @Nullable Routine routine) {
 
         public Work {
             laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
@@ -85,7 +86,7 @@ public record Block(
             BlockDose dose,
             Integer sets,
 
-            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY) @Nullable
             Boolean optionalLast,
 
             Integer optionalSets,
@@ -115,7 +116,8 @@ public record Block(
      * @param sayChange whether the change from the cue before is said aloud
      * @param note the teacher's own words, or null
      */
-    public record Words(Cue cue, Boolean sayChange, String note) {
+    public record Words(
+            Cue cue, Boolean sayChange, @Nullable String note) {
 
         public Words {
             cue = cue == null ? Cue.FIRST : cue;
@@ -131,7 +133,8 @@ public record Block(
      * @param gate another gate than the rung's, or null
      * @param measure another measure than the rung's, or the same with other figures (rings, spots, balls, how many against the watch); null for the rung's
      */
-    public record Scoring(Boolean counted, Gate gate, Measure measure) {}
+    public record Scoring(
+            Boolean counted, @Nullable Gate gate, @Nullable Measure measure) {}
 
     /**
      * With what and where.
@@ -144,7 +147,12 @@ public record Block(
      * @param target another target than the rung's, in words, or null
      */
     public record Setup(
-            List<KitChoice> kit, Band mark, Footprint spot, Integer mostSpots, Double standM, String target) {
+            List<KitChoice> kit,
+            @Nullable Band mark,
+            @Nullable Footprint spot,
+            @Nullable Integer mostSpots,
+            @Nullable Double standM,
+            @Nullable String target) {
 
         public Setup {
             kit = kit == null ? List.of() : List.copyOf(kit);
@@ -160,7 +168,8 @@ public record Block(
      * @param variants what named pupils do differently
      * @param onlyPupilIds those whom a task is for, the others do the quiet task meanwhile; empty for everyone, and where none of them is in the class
      */
-    public record People(RoleTurns roleTurns, Task meanwhile, List<Variant> variants, List<String> onlyPupilIds) {
+    public record People(
+            RoleTurns roleTurns, @Nullable Task meanwhile, List<Variant> variants, List<String> onlyPupilIds) {
 
         public People {
             roleTurns = roleTurns == null ? RoleTurns.EVERYONE_WORKS : roleTurns;
@@ -256,7 +265,8 @@ public record Block(
     }
 
     /** A named pupil's variant of the task, or another task where the ladder has none. */
-    public record Variant(String pupilId, Adaptation adaptation, Task instead) {
+    public record Variant(
+            String pupilId, Adaptation adaptation, @Nullable Task instead) {
         public Variant {
             new Checks()
                     .text("pupilId", pupilId, 60)

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Part;
@@ -42,7 +43,7 @@ import org.unrulymarble.core.place.Spots;
 public record BlockPlan(
         String id,
         Block.Kind kind,
-        Family family,
+        @Nullable Family family,
         Part part,
         int effort,
         long startSec,
@@ -64,7 +65,7 @@ public record BlockPlan(
         long optionalSec,
         long touches,
         List<Stretch> setStretches,
-        Spots spots,
+        @Nullable Spots spots,
         List<Layout.AtWall> atWalls,
         int leftFree,
         int leftForWindows,
@@ -73,12 +74,12 @@ public record BlockPlan(
         List<Elsewhere> elsewhere,
         List<OfSet> onSets,
         Pacing pacing,
-        RungWords words,
-        Gate gate,
+        @Nullable RungWords words,
+        @Nullable Gate gate,
         List<Gate> gates,
-        Measure measure,
-        CoursePlan course,
-        Double standM) {
+        @Nullable Measure measure,
+        @Nullable CoursePlan course,
+        @Nullable Double standM) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}

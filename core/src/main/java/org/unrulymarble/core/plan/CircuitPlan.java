@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Spots;
@@ -38,7 +39,11 @@ public record CircuitPlan(
      * @param reason why it does not fit, or null
      */
     public record StationPlan(
-            String blockId, Spots.Placed placed, List<Spots.Placed> spots, SideBySide.Way way, Spots.Reason reason) {}
+            String blockId,
+            Spots.Placed placed,
+            List<Spots.Placed> spots,
+            SideBySide.@Nullable Way way,
+            Spots.@Nullable Reason reason) {}
 
     static List<CircuitPlan> all(Timeline time, Setting setting) {
         List<CircuitPlan> out = new ArrayList<>();

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.kit.Kit;
 import org.unrulymarble.core.kit.KitKind;
 
@@ -35,8 +36,8 @@ public record Gather(List<GatherItem> items, int drinks) {
             KitKind.Group group,
             int count,
             int spare,
-            Integer have,
-            String make,
+            @Nullable Integer have,
+            @Nullable String make,
             int makeMin,
             boolean worn,
             List<String> usedFor,

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.clock.RestRule;
@@ -26,7 +27,7 @@ import org.unrulymarble.core.clock.RestRule;
  */
 public record Lesson(
         Integer minutes,
-        Integer startMin,
+        @Nullable Integer startMin,
         Audience audience,
         Shape shape,
         Boolean heat,
@@ -35,7 +36,7 @@ public record Lesson(
         List<Silenced> silenced,
         List<Block> blocks,
         List<Circuit> circuits,
-        String afterNote) {
+        @Nullable String afterNote) {
 
     /** Whom a lesson is for. */
     public enum Audience {

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.GateChance;
 import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.check.Rounding;
@@ -28,12 +29,12 @@ import org.unrulymarble.core.place.Space;
  */
 public record Pacing(
         int byPlanningRate,
-        Double halfSec,
-        Double fourOfFiveSec,
-        Double reachGate,
-        Integer stepLow,
-        Integer stepLikely,
-        Integer stepHigh) {
+        @Nullable Double halfSec,
+        @Nullable Double fourOfFiveSec,
+        @Nullable Double reachGate,
+        @Nullable Integer stepLow,
+        @Nullable Integer stepLikely,
+        @Nullable Integer stepHigh) {
 
     private static final double LONGEST = 3;
     private static final double STEP_SEC = 1;

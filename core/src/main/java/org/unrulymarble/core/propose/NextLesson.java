@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
@@ -29,12 +30,12 @@ import org.unrulymarble.core.plan.findings.Fits;
  * @param oneAfterTheOther the same of the best lesson without tasks side by side, where this one has some; else null
  */
 public record NextLesson(
-        Lesson lesson,
+        @Nullable Lesson lesson,
         List<Reason> reasons,
         List<PassedOver> passedOver,
-        Double gapShare,
-        Minutes minutes,
-        Minutes oneAfterTheOther) {
+        @Nullable Double gapShare,
+        @Nullable Minutes minutes,
+        @Nullable Minutes oneAfterTheOther) {
 
     private static final int MOST_MENDS = 8;
     private static final long SEC_PER_MIN = 60;
@@ -76,7 +77,10 @@ public record NextLesson(
      * @param keep ladders that have to be in it
      * @param without ladders that must not be in it
      */
-    public record Wishes(Wish wish, List<String> keep, List<String> without) {
+    public record Wishes(
+            @Nullable Wish wish,
+            @Nullable List<String> keep,
+            @Nullable List<String> without) {
         public Wishes {
             wish = wish == null ? Wish.AS_USUAL : wish;
             keep = keep == null ? List.of() : keep;
@@ -106,8 +110,8 @@ public record NextLesson(
             String blockId,
             String ladderId,
             String rungId,
-            Integer daysSince,
-            Double dueInDays,
+            @Nullable Integer daysSince,
+            @Nullable Double dueInDays,
             int near,
             int held,
             long atOnce,
@@ -123,8 +127,8 @@ public record NextLesson(
             String rungId,
             double merit,
             Fits.Verdict verdict,
-            Finding finding,
-            Double dueInDays,
+            @Nullable Finding finding,
+            @Nullable Double dueInDays,
             int near) {}
 
     /** {@link Proposer#propose}, or {@link Proposer#first} for an answer soon. */

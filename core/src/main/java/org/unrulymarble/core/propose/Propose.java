@@ -1,6 +1,7 @@
 package org.unrulymarble.core.propose;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The lesson that is worth most.
@@ -9,7 +10,12 @@ import java.util.List;
  * @param blocks in their order
  * @param bound no lesson is worth more; null where nothing could prove one
  */
-public record Propose(boolean feasible, List<Chosen> blocks, Integer totalSec, Double value, Double bound) {
+public record Propose(
+        boolean feasible,
+        @Nullable List<Chosen> blocks,
+        @Nullable Integer totalSec,
+        @Nullable Double value,
+        @Nullable Double bound) {
 
     /** @param option place of the option among the candidate's, from 0 */
     public record Chosen(String id, int option) {}

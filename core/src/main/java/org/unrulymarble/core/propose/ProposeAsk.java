@@ -2,6 +2,7 @@ package org.unrulymarble.core.propose;
 
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -51,7 +52,7 @@ public record ProposeAsk(
     }
 
     /** One way to do it. */
-    public record Way(Integer sets, Integer workSec, Integer totalSec, Integer activeSec) {
+    public record Way(Integer sets, @Nullable Integer workSec, Integer totalSec, Integer activeSec) {
         public Way {
             new Checks()
                     .range("sets", sets, 1, 60)

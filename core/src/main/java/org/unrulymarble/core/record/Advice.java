@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
@@ -30,14 +31,14 @@ public record Advice(
         String pupilId,
         String ladderId,
         String rungId,
-        Standing stands,
+        @Nullable Standing stands,
         Mastery.Advice verdict,
         Map<Readiness.School, Mastery.Advice> bySchool,
         List<SideAdvice> sides,
-        String nextRungId,
-        String rungBelowId,
+        @Nullable String nextRungId,
+        @Nullable String rungBelowId,
         EvidenceWanted evidenceWanted,
-        Chose lastChose) {
+        @Nullable Chose lastChose) {
 
     /** How the next round had better be counted. */
     public enum EvidenceWanted {
@@ -54,7 +55,13 @@ public record Advice(
     public record Chose(String rungId, LocalDate on) {}
 
     /** Somebody's word on where a pupil stands; kept with its day and reason, never overwritten. */
-    public record Standing(String pupilId, String ladderId, String rungId, LocalDate on, String by, String reason) {}
+    public record Standing(
+            String pupilId,
+            String ladderId,
+            String rungId,
+            LocalDate on,
+            String by,
+            @Nullable String reason) {}
 
     /**
      * @param attempts of one pupil on one ladder, in any order

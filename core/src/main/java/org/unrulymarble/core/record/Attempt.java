@@ -3,6 +3,7 @@ package org.unrulymarble.core.record;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Modifier;
@@ -31,11 +32,11 @@ public record Attempt(
         @JsonUnwrapped Task task,
         Integer set,
         @JsonUnwrapped Counts counts,
-        RoundTime time,
+        @Nullable RoundTime time,
         @JsonUnwrapped Things things,
         @JsonUnwrapped Setting setting,
         @JsonUnwrapped Worth worth,
-        Detail detail,
+        @Nullable Detail detail,
         List<String> jointWith) {
 
     /**
@@ -43,7 +44,12 @@ public record Attempt(
      *
      * @param scoredBy the measure where it was another than the rung's, or had other figures; else null
      */
-    public record Task(String ladderId, String rungId, List<Modifier> modifiers, Side side, Measure scoredBy) {
+    public record Task(
+            String ladderId,
+            String rungId,
+            List<Modifier> modifiers,
+            Side side,
+            @Nullable Measure scoredBy) {
 
         public Task {
             modifiers = modifiers == null ? List.of() : List.copyOf(modifiers);
@@ -64,14 +70,22 @@ public record Attempt(
      * @param tries all tries, or null if that is not known
      * @param inARow most hits one after the other, or null if that is not known
      */
-    public record Counts(Integer score, Integer hits, Integer misses, Integer tries, Integer inARow) {}
+    public record Counts(
+            Integer score,
+            @Nullable Integer hits,
+            @Nullable Integer misses,
+            @Nullable Integer tries,
+            @Nullable Integer inARow) {}
 
     /**
      * What it was done with.
      *
      * @param distanceM where another distance was taken than the rung's, else null; {@code target} likewise, in words
      */
-    public record Things(String ball, Double distanceM, String target) {}
+    public record Things(
+            @Nullable String ball,
+            @Nullable Double distanceM,
+            @Nullable String target) {}
 
     /**
      * With whom and where.
@@ -79,7 +93,7 @@ public record Attempt(
      * @param with who fed or partnered, in words, or null
      * @param where at school or at home
      */
-    public record Setting(String with, String space, Where where) {
+    public record Setting(@Nullable String with, @Nullable String space, Where where) {
 
         public Setting {
             where = where == null ? Where.SCHOOL : where;

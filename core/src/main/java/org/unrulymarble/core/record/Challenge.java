@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Rung;
@@ -28,7 +29,7 @@ public record Challenge(
         String ladderId,
         String rungId,
         List<Modifier> modifiers,
-        LocalDate completedOn,
+        @Nullable LocalDate completedOn,
         List<SideRecord> sides,
         int rounds,
         int tries) {
@@ -46,21 +47,22 @@ public record Challenge(
      */
     public record SideRecord(
             Side side,
-            String ball,
-            Double distanceM,
-            String target,
-            Measure scoredBy,
-            Integer askedSec,
+            @Nullable String ball,
+            @Nullable Double distanceM,
+            @Nullable String target,
+            @Nullable Measure scoredBy,
+            @Nullable Integer askedSec,
             boolean joint,
             int rounds,
             Mark first,
             Mark best,
             Mark last,
-            Double gain,
-            LocalDate metOn) {}
+            @Nullable Double gain,
+            @Nullable LocalDate metOn) {}
 
     /** One round's result. {@code workSec} null if it was not by the clock, {@code timeMs} where a watch was stopped; broken off where too little was worked. */
-    public record Mark(int score, Integer workSec, Integer timeMs, LocalDate on, boolean brokenOff) {
+    public record Mark(
+            int score, @Nullable Integer workSec, @Nullable Integer timeMs, LocalDate on, boolean brokenOff) {
         static Mark of(Attempt a) {
             return new Mark(a.score(), a.workSec(), a.timeMs(), a.on(), a.isBrokenOff());
         }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -17,10 +18,14 @@ import org.unrulymarble.core.check.Fault;
  * @param dueInDays until {@code keep} is left; negative: overdue
  */
 public record Due(
-        @JsonProperty("new") boolean isNew, Double halfLifeDays, double strength, double due, Double dueInDays) {
+        @JsonProperty("new") boolean isNew,
+        @Nullable Double halfLifeDays,
+        double strength,
+        double due,
+        @Nullable Double dueInDays) {
 
     /** daysAgo whole, 0 to 36,500; share 0 to 1 of what went in, or null where it was not measured. */
-    public record PractisedOn(Integer daysAgo, Double share) {
+    public record PractisedOn(Integer daysAgo, @Nullable Double share) {
         public PractisedOn {
             Checks checks = new Checks().range("daysAgo", daysAgo, 0, 36_500);
             if (share != null) checks.range("share", share, 0, 1);

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 
@@ -21,10 +22,10 @@ public record LadderRecord(
         String ladderId,
         List<Challenge> challenges,
         Advice advice,
-        Behind behind,
+        @Nullable Behind behind,
         List<Questions.Found> found,
-        LocalDate firstOn,
-        LocalDate lastOn,
+        @Nullable LocalDate firstOn,
+        @Nullable LocalDate lastOn,
         int rounds,
         int workedSec) {
 

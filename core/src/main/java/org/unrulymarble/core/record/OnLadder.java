@@ -2,6 +2,7 @@ package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Side;
@@ -24,8 +25,8 @@ public record OnLadder(
         List<OnSide> sides,
         List<Done> challenges,
         List<Questions.Found> found,
-        LocalDate firstOn,
-        LocalDate lastOn,
+        @Nullable LocalDate firstOn,
+        @Nullable LocalDate lastOn,
         int rounds,
         int workedSec) {
 
@@ -47,7 +48,7 @@ public record OnLadder(
             double ability,
             double abilitySd,
             double share,
-            Double nextShare,
+            @Nullable Double nextShare,
             double chanceHolds) {
         static OnSide of(SideAdvice s) {
             return new OnSide(
@@ -72,7 +73,11 @@ public record OnLadder(
      * @param completedOn null if it was not yet
      * @param gain the most by which a best is better than its own first, as a share of the first; null where no first can be bettered
      */
-    public record Done(String rungId, List<Modifier> modifiers, LocalDate completedOn, Double gain) {}
+    public record Done(
+            String rungId,
+            List<Modifier> modifiers,
+            @Nullable LocalDate completedOn,
+            @Nullable Double gain) {}
 
     /** The same without what the questions find. */
     public OnLadder withoutFound() {

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.record;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.run.What;
 
 /**
@@ -11,4 +12,9 @@ import org.unrulymarble.core.run.What;
  * @param note the fault's id, a {@link What.Word}, or the pupil's one word
  */
 public record PupilRemark(
-        String pupilId, LocalDate on, String ladderId, String rungId, What.Remarked.Kind kind, String note) {}
+        String pupilId,
+        LocalDate on,
+        @Nullable String ladderId,
+        @Nullable String rungId,
+        What.Remarked.Kind kind,
+        String note) {}

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Side;
@@ -43,11 +44,11 @@ public final class Questions {
     public record Found(
             Question question,
             String pupilId,
-            String ladderId,
-            String rungId,
-            Side side,
-            Double chance,
-            LocalDate on) {}
+            @Nullable String ladderId,
+            @Nullable String rungId,
+            @Nullable Side side,
+            @Nullable Double chance,
+            @Nullable LocalDate on) {}
 
     /** What is found of single pupils, ladder by ladder, and of the class as a whole. */
     public static List<Found> of(

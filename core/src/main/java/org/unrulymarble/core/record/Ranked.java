@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One pupil's place among the class, told only when asked for.
@@ -15,7 +16,7 @@ import java.util.Objects;
  *     was tried twice
  * @param completed challenges completed; rounds how many rounds
  */
-public record Ranked(String pupilId, int place, Double gain, int completed, int rounds) {
+public record Ranked(String pupilId, int place, @Nullable Double gain, int completed, int rounds) {
 
     /** What the pupils are ordered by. */
     public enum By {

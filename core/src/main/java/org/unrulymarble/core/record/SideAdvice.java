@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.chance.Share;
 import org.unrulymarble.core.ladder.Ladder;
@@ -43,9 +44,9 @@ public record SideAdvice(
         double ability,
         double abilitySd,
         Share share,
-        Share nextShare,
-        Integer practicesLeast,
-        Integer practicesMost,
+        @Nullable Share nextShare,
+        @Nullable Integer practicesLeast,
+        @Nullable Integer practicesMost,
         double unconfirmedShare,
         int inARow,
         int ofMet,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
@@ -20,7 +21,11 @@ import org.unrulymarble.core.skill.Difficulties;
  * @param word what it is now
  * @param lastOn when the pupil was last seen on this ladder, or null
  */
-public record Watch(String pupilId, double chance, Mastery.Advice word, LocalDate lastOn) {
+public record Watch(
+        String pupilId,
+        double chance,
+        Mastery.Advice word,
+        @Nullable LocalDate lastOn) {
 
     private static final int MOST = 5;
     private static final int MOST_TRIES = 20;

@@ -1,6 +1,7 @@
 package org.unrulymarble.core.rehearse;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Setting;
@@ -32,15 +33,15 @@ public record Rehearsal(
     public record OfBlock(
             String blockId,
             Spread endSec,
-            Spread meetGate,
-            Double expected,
-            Double oneRoundMore,
+            @Nullable Spread meetGate,
+            @Nullable Double expected,
+            @Nullable Double oneRoundMore,
             double tries,
             double waitSec,
             List<OfPupil> pupils) {}
 
     /** @param chance to meet the gate in the block, when there */
-    public record OfPupil(String pupilId, String name, double chance) {}
+    public record OfPupil(@Nullable String pupilId, String name, double chance) {}
 
     /**
      * The figures are the house's.

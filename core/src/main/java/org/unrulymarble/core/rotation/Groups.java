@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -14,7 +15,11 @@ import org.unrulymarble.core.check.Fault;
  * @param bound no grouping costs less; null where that is not proven
  * @param groups ids, in an order of no meaning
  */
-public record Groups(boolean feasible, Double cost, Double bound, List<List<String>> groups) {
+public record Groups(
+        boolean feasible,
+        @Nullable Double cost,
+        @Nullable Double bound,
+        @Nullable List<List<String>> groups) {
 
     /** EVEN: each group like the class; ALIKE: each pupil like the group. */
     public enum Mode {

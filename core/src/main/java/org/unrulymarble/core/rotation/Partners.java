@@ -2,6 +2,7 @@ package org.unrulymarble.core.rotation;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -13,7 +14,7 @@ import org.unrulymarble.core.check.Checks;
 public record Partners(List<PartnerRound> rounds, int roundsUntilAgain) {
 
     /** People from 1. @param sitsOut null with an even number */
-    public record PartnerRound(List<Pair> pairs, Integer sitsOut) {}
+    public record PartnerRound(List<Pair> pairs, @Nullable Integer sitsOut) {}
 
     /** Two people, the smaller number first. */
     public record Pair(int one, int other) {}

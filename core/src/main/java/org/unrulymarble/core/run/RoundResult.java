@@ -1,6 +1,7 @@
 package org.unrulymarble.core.run;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.measure.Detail;
 
 /**
@@ -26,16 +27,16 @@ public record RoundResult(
         int segment,
         int take,
         int score,
-        Integer hits,
-        Integer misses,
-        Integer tries,
-        Integer inARow,
-        RoundTime time,
+        @Nullable Integer hits,
+        @Nullable Integer misses,
+        @Nullable Integer tries,
+        @Nullable Integer inARow,
+        @Nullable RoundTime time,
         Source source,
         String rungId,
         boolean chosen,
         boolean trial,
-        Detail detail,
+        @Nullable Detail detail,
         List<String> jointWith) {
 
     /** Who counted. */

@@ -1,12 +1,14 @@
 package org.unrulymarble.core.run;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * How long a round was worked.
  *
  * @param workedSec whole seconds for which its clock ran; of a round that the clock never was in, what was planned
  * @param askedSec seconds that it was to last; null where the time is a limit, and ending sooner is no breaking off
  */
-public record RoundTime(int workedSec, Integer askedSec) {
+public record RoundTime(int workedSec, @Nullable Integer askedSec) {
 
     /** A round that lasted as long as it was to; null for no time. */
     public static RoundTime full(Integer sec) {

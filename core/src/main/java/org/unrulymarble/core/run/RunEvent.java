@@ -1,6 +1,7 @@
 package org.unrulymarble.core.run;
 
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.measure.Tap;
 
@@ -12,7 +13,7 @@ import org.unrulymarble.core.measure.Tap;
  * @param device which tablet or laptop it was made on, or null in logs from before devices were told apart
  * @param what what was done
  */
-public record RunEvent(UUID id, Long atMs, String device, What what) {
+public record RunEvent(UUID id, Long atMs, @Nullable String device, What what) {
 
     public RunEvent {
         Checks checks = new Checks()

@@ -3,6 +3,7 @@ package org.unrulymarble.core.run;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
@@ -82,31 +83,31 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      */
     public record ScriptBlock(
             BlockKind kind,
-            String ladderId,
-            String rungId,
+            @Nullable String ladderId,
+            @Nullable String rungId,
             Map<String, String> rungOf,
             List<Modifier> modifiers,
             List<ScriptRung> rungs,
             boolean choose,
-            Called calls,
-            Manner.Attitude attitude,
-            Double beatSec,
+            @Nullable Called calls,
+            Manner.@Nullable Attitude attitude,
+            @Nullable Double beatSec,
             boolean tryFirst,
             List<Side> sides,
-            Integer reps,
+            @Nullable Integer reps,
             int workSec,
             boolean timeIsLimit,
             boolean counted,
 
-            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+            @JsonProperty(access = JsonProperty.Access.WRITE_ONLY) @Nullable
             Boolean optionalLast,
 
             Integer optionalSets,
             List<String> steps,
-            String note,
-            String ball,
-            String meanwhileLadderId,
-            String meanwhileRungId,
+            @Nullable String note,
+            @Nullable String ball,
+            @Nullable String meanwhileLadderId,
+            @Nullable String meanwhileRungId,
             List<ScriptTurn> turns,
             Otherwise otherwise,
             List<String> laterRungIds) {
@@ -185,7 +186,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
     }
 
     /** Another distance or target than the rung's, which a result is kept with; null for the rung's. */
-    public record Otherwise(Double standM, String target) {
+    public record Otherwise(
+            @Nullable Double standM, @Nullable String target) {
         static final Otherwise NOTHING = new Otherwise(null, null);
     }
 
@@ -196,14 +198,23 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      * @param stairs where the dose steps it back, or the furthest place is what counts; else null
      * @param words its sentences with those figures; null in runs of earlier versions
      */
-    public record ScriptRung(String id, Measure measure, Stairs stairs, RungWords words, Measure scoredBy) {}
+    public record ScriptRung(
+            String id,
+            Measure measure,
+            @Nullable Stairs stairs,
+            @Nullable RungWords words,
+            @Nullable Measure scoredBy) {}
 
     /**
      * @param everySec from a round's start on; 0 where the next is called when the one before is done
      * @param atSec when each word of the order is called, in seconds from its round's start; null where they come evenly
      * @param order which of the words is called; the next round goes on where one ended
      */
-    public record Called(List<String> words, double everySec, List<Integer> order, List<Integer> atSec) {
+    public record Called(
+            List<String> words,
+            double everySec,
+            List<Integer> order,
+            @Nullable List<Integer> atSec) {
 
         /** Evenly. */
         public Called(List<String> words, double everySec, List<Integer> order) {

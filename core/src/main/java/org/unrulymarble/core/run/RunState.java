@@ -2,6 +2,7 @@ package org.unrulymarble.core.run;
 
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a run's log says.
@@ -31,7 +32,12 @@ public record RunState(
      *
      * @param stands the device whose count was said to stand, or null while nobody has said so: then that of whoever began first does
      */
-    public record Dispute(int segment, int take, String pupilId, List<Count> counts, String stands) {}
+    public record Dispute(
+            int segment,
+            int take,
+            String pupilId,
+            List<Count> counts,
+            @Nullable String stands) {}
 
     /** What one device counted. */
     public record Count(String device, int hits, int misses, int longestRun) {}
@@ -41,5 +47,10 @@ public record RunState(
      * @param rungId the rung that the pupil was on, or the block's; null where it has none
      * @param note the fault's id or the word
      */
-    public record Remark(What.Remarked.Kind kind, int segment, String pupilId, String rungId, String note) {}
+    public record Remark(
+            What.Remarked.Kind kind,
+            int segment,
+            @Nullable String pupilId,
+            @Nullable String rungId,
+            String note) {}
 }

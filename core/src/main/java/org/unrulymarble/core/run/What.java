@@ -3,6 +3,7 @@ package org.unrulymarble.core.run;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.measure.Tap;
@@ -104,7 +105,12 @@ public sealed interface What {
      * @param score 0 to 100,000
      * @param timeMs where a time was told with its tenths: 0 to 86,400,000; else null
      */
-    record Told(Integer segment, Integer take, String pupilId, Integer score, Integer timeMs) implements OfRound {
+    record Told(
+            Integer segment,
+            Integer take,
+            String pupilId,
+            Integer score,
+            @Nullable Integer timeMs) implements OfRound {
         public Told {
             Checks checks = round(segment, take, pupilId).range("score", score, 0, 100_000);
             if (timeMs != null) checks.range("timeMs", timeMs, 0, 86_400_000);
@@ -149,7 +155,7 @@ public sealed interface What {
     }
 
     /** A usual fault was seen: {@code pupilId} null if in general, {@code faultId} of the ladder's. */
-    record FaultSeen(Integer segment, String pupilId, String faultId) implements Remarked {
+    record FaultSeen(Integer segment, @Nullable String pupilId, String faultId) implements Remarked {
         public FaultSeen {
             Checks checks = new Checks().range("segment", segment, 0, MOST_SEGMENTS);
             if (pupilId != null) checks.text("pupilId", pupilId, 60);

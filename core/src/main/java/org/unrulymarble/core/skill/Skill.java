@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -65,7 +66,7 @@ public record Skill(double mean, double sd, List<SkillOnRung> rungs) {
             Double gainPerDay,
             Double driftSdPerDay,
             Double formSd,
-            List<Tries> tries,
+            @Nullable List<Tries> tries,
             List<RungAsked> rungs) {
         public SkillAsk {
             Checks checks = new Checks()

@@ -29,7 +29,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.unrulymarble.e2e.MarbleServer;
 
-/** Forty runs at once, twelve taps a second each, for a minute; then the same while the server is killed twenty times. Bounded. */
+/** Forty runs at once, twelve taps a second each, for a minute; then the same beside proposals, and while the server is killed twenty times. Bounded. */
 final class LoadBench {
 
     private static final int RUNS = 40;
@@ -39,6 +39,11 @@ final class LoadBench {
     private static final int FACED = 100;
     private static final Pattern ID = Pattern.compile("\"id\":\"([^\"]+)\"");
 
+    private static final String LESSON = """
+            {"minutes":40,"audience":"CLASS","restRule":"BETWEEN_SETS","transitionSec":30,
+            "blocks":[{"id":"b1","ladderId":"wall-and-back","rungId":"two-hands-bounce","dose":{"type":"CLOCK","workSec":60},"sets":3,"sides":"EACH",
+            "setupSec":20,"explainSec":25,"countInSec":5,"sideSwapSec":5,"turnSwapSec":10,"restSec":20,"waitIsRest":true,"counted":true}]}""";
+
     private final MarbleServer server;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
@@ -46,6 +51,7 @@ final class LoadBench {
             .connectTimeout(Duration.ofSeconds(5))
             .build();
     private final List<Device> devices = new ArrayList<>();
+    private String lessonId;
 
     LoadBench(MarbleServer server) {
         this.server = server;
@@ -70,6 +76,7 @@ final class LoadBench {
         taps(0);
         say("the same in the third minute: %s ms", spread(latencies()));
         faces("just after it");
+        proposals();
         if (!kills) return;
         devices.forEach(d -> d.ackedAfterMs.clear());
         taps(KILLS);
@@ -88,18 +95,53 @@ final class LoadBench {
                 KILLS, sent, lost, doubled, spread(latencies()));
     }
 
+    /** A colleague has lessons proposed, stations and proof and all, one after the other, while forty classes tap: does the memory hold, and who waits? */
+    private void proposals() throws InterruptedException {
+        devices.forEach(d -> d.ackedAfterMs.clear());
+        List<Double> tookMs = Collections.synchronizedList(new ArrayList<>());
+        List<String> refused = Collections.synchronizedList(new ArrayList<>());
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SEC);
+        Thread colleague = new Thread(
+                () -> {
+                    while (System.nanoTime() < end) {
+                        long from = System.nanoTime();
+                        try {
+                            HttpResponse<String> answer = send(
+                                    "POST",
+                                    "/api/lessons/" + lessonId + "/proposed",
+                                    "{\"lesson\":" + LESSON + ",\"wanted\":{},\"soon\":false}",
+                                    60);
+                            if (answer.statusCode() != 200) refused.add(answer.body());
+                        } catch (IOException | InterruptedException e) {
+                            refused.add(e.toString());
+                        }
+                        tookMs.add((System.nanoTime() - from) / 1e6);
+                    }
+                },
+                "colleague");
+        colleague.start();
+        taps(0);
+        colleague.join();
+        Collections.sort(tookMs);
+        say(
+                "the same while lessons are proposed: taps %s ms; proposals %s ms; refused %d %s",
+                spread(latencies()),
+                spread(tookMs),
+                refused.size(),
+                refused.stream().limit(1).toList());
+    }
+
     /** A lesson and its run for each device; one task, everybody alone. */
     private void begin() throws IOException, InterruptedException {
         String classId = first("/api/classes", "Turnstone 6");
         String spaceId = first("/api/spaces", "Rope yard");
         for (int i = 0; i < RUNS; i++) {
-            String lesson = """
-                    {"version":null,"classId":"%s","spaceId":"%s","name":"Load %d","onDay":"2026-12-01","lesson":{"minutes":40,"audience":"CLASS",
-                    "restRule":"BETWEEN_SETS","transitionSec":30,"blocks":[{"id":"b1","ladderId":"wall-and-back","rungId":"two-hands-bounce",
-                    "dose":{"type":"CLOCK","workSec":60},"sets":3,"sides":"EACH","setupSec":20,"explainSec":25,"countInSec":5,"sideSwapSec":5,
-                    "turnSwapSec":10,"restSec":20,"waitIsRest":true,"counted":true}]}}""".formatted(classId, spaceId, i);
+            String lesson =
+                    "{\"version\":null,\"classId\":\"%s\",\"spaceId\":\"%s\",\"name\":\"Load %d\",\"onDay\":\"2026-12-01\",\"lesson\":%s}"
+                            .formatted(classId, spaceId, i, LESSON);
             String made = send("POST", "/api/lessons", lesson).body();
-            String run = send("POST", "/api/runs", "{\"lessonId\":\"" + id(made) + "\"}")
+            lessonId = id(made);
+            String run = send("POST", "/api/runs", "{\"lessonId\":\"" + lessonId + "\"}")
                     .body();
             Matcher crew = Pattern.compile("\"workers\":\\[\"([^\"]+)\"").matcher(run);
             if (!crew.find()) throw new IllegalStateException(run);
@@ -278,13 +320,18 @@ final class LoadBench {
 
     private HttpResponse<String> send(String method, String path, String body)
             throws IOException, InterruptedException {
+        return send(method, path, body, 10);
+    }
+
+    private HttpResponse<String> send(String method, String path, String body, int mostSec)
+            throws IOException, InterruptedException {
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(server.address() + path))
-                .timeout(Duration.ofSeconds(10))
+                .timeout(Duration.ofSeconds(mostSec))
                 .header("Content-Type", "application/json")
                 .header("X-XSRF-TOKEN", token);
         request.method(

@@ -2,6 +2,7 @@ package org.unrulymarble.server.account;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,7 +34,7 @@ class PeopleController {
             Role role,
             boolean active,
             boolean me,
-            Long codeUntil) {}
+            @Nullable Long codeUntil) {}
 
     /** Somebody new. */
     record Invited(String username, String displayName, Role role) {
@@ -47,7 +48,7 @@ class PeopleController {
     }
 
     /** @param version of the account that this was made from */
-    record PersonDoc(Long version, String displayName, Role role, Boolean active) {
+    record PersonDoc(@Nullable Long version, String displayName, Role role, Boolean active) {
         PersonDoc {
             new Checks()
                     .text("displayName", displayName, 60)

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -49,7 +50,7 @@ class SessionController {
     }
 
     /** @param who null when nobody is signed in; {@code setupNeeded} when there is no account at all */
-    record SessionView(Who who, boolean setupNeeded) {}
+    record SessionView(@Nullable Who who, boolean setupNeeded) {}
 
     /** @param teaches whether the account may plan; {@code administrates} whether it says who may come in */
     record Who(String username, String displayName, Role role, boolean teaches, boolean administrates) {}

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -60,7 +61,13 @@ public class Audit {
      * @param address from where, or null where the server itself did it
      * @param about the id of what it was done to, and a word where one id does not tell it; or null
      */
-    public record AuditEntry(long number, long atMs, UUID accountId, String address, Kind kind, String about) {}
+    public record AuditEntry(
+            long number,
+            long atMs,
+            @Nullable UUID accountId,
+            String address,
+            Kind kind,
+            @Nullable String about) {}
 
     private final Cache<String, Long> looks =
             Caffeine.newBuilder().maximumSize(LOOKS_REMEMBERED).build();

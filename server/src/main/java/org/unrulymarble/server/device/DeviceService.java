@@ -2,6 +2,7 @@ package org.unrulymarble.server.device;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.run.RunFeed;
@@ -24,7 +25,7 @@ class DeviceService {
      * @param code null where none is open
      * @param spots the most spots that any task of this run has
      */
-    record RunDevices(String code, Long untilMs, int spots, List<DevicesHere.DeviceSeen> devices) {}
+    record RunDevices(@Nullable String code, @Nullable Long untilMs, int spots, List<DevicesHere.DeviceSeen> devices) {}
 
     RunDevices see(UUID runId) {
         return devices(runId, codes.open(runId).orElse(null));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
@@ -43,8 +44,8 @@ class DevicesHere {
     record DeviceSeen(
             String device,
             DeviceKind kind,
-            Integer spot,
-            Double battery,
+            @Nullable Integer spot,
+            @Nullable Double battery,
             long silentSec,
             boolean connected,
             int counted,

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** A row that was erased stays readable in the file until the file is written anew; this knows since when one waits for that. */
@@ -35,7 +36,8 @@ public class Erasures {
      * @param backups files that still hold it
      * @param untilMs when the last of them is taken away; null where there is none
      */
-    public record Left(long goneByMs, List<String> backups, Long untilMs) {}
+    public record Left(
+            long goneByMs, List<String> backups, @Nullable Long untilMs) {}
 
     /** Remembers that something was erased, and says where it is still to be found. */
     public Left erased() {

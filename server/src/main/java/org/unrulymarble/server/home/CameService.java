@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -77,12 +78,13 @@ public class CameService {
     }
 
     /** A line that was not taken. @param pupil whose card it names, where that is known */
-    public record NotTaken(String line, Wrong wrong, String pupil) {}
+    public record NotTaken(
+            @Nullable String line, Wrong wrong, @Nullable String pupil) {}
 
     public record Heard(List<HomeViews.CameBack> taken, List<NotTaken> wrong) {}
 
     /** A paper slip. */
-    public record Slip(UUID cardId, Integer practice, List<Integer> numbers, ReturnCode.Felt felt) {
+    public record Slip(UUID cardId, Integer practice, List<Integer> numbers, ReturnCode.@Nullable Felt felt) {
         public Slip {
             new Checks()
                     .required("cardId", cardId)

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -107,10 +108,10 @@ public class HomeMaking {
             LocalDate firstDay,
             Integer practices,
             Integer minutes,
-            Boolean quiet,
-            Boolean helper,
-            UUID lessonId,
-            List<UUID> pupilIds) {
+            @Nullable Boolean quiet,
+            @Nullable Boolean helper,
+            @Nullable UUID lessonId,
+            @Nullable List<UUID> pupilIds) {
         public WeekWanted {
             quiet = quiet == null || quiet;
             helper = helper != null && helper;

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.home.HomePractice;
@@ -73,7 +74,7 @@ public class HomeViews {
             boolean helper,
             boolean fromLesson,
             int wanted,
-            Progress.Far making,
+            Progress.@Nullable Far making,
             List<HomeCardLine> cards) {}
 
     /**
@@ -98,7 +99,13 @@ public class HomeViews {
     public record HomePracticeLine(LocalDate on, String number, List<HomeNumber> boxes) {}
 
     /** A box: what it counts, and the most that it can be. @param said what was filled in, or null */
-    public record HomeNumber(String task, int round, Side side, Integer tries, int most, Integer said) {}
+    public record HomeNumber(
+            String task,
+            int round,
+            Side side,
+            @Nullable Integer tries,
+            int most,
+            @Nullable Integer said) {}
 
     /**
      * @param late that its week was over for long
@@ -110,14 +117,19 @@ public class HomeViews {
             String pupil,
             int practice,
             LocalDate on,
-            ReturnCode.Felt felt,
+            ReturnCode.@Nullable Felt felt,
             boolean paper,
             boolean late,
             List<HomeNumber> numbers,
-            HomeTold home) {}
+            @Nullable HomeTold home) {}
 
     /** What a pupil did at home in the last four weeks. @param minutes about so many a week */
-    public record HomeShare(UUID pupilId, String pupil, int practices, double minutes, LocalDate last) {}
+    public record HomeShare(
+            UUID pupilId,
+            String pupil,
+            int practices,
+            double minutes,
+            @Nullable LocalDate last) {}
 
     /** How many results wait for the teacher's word. */
     public record HomeWaiting(long waiting) {}

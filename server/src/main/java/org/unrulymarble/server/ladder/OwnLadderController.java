@@ -2,6 +2,7 @@ package org.unrulymarble.server.ladder;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -42,13 +43,13 @@ class OwnLadderController {
      * @param version of the ladder that this was made from; null for a new one
      * @param ladder its fields, as {@code Ladder} and as files have them
      */
-    record OwnLadderDoc(Long version, Map<String, Object> ladder) {
+    record OwnLadderDoc(@Nullable Long version, Map<String, Object> ladder) {
         OwnLadderDoc {
             new Checks().required("ladder", ladder).done();
         }
     }
 
-    record Retire(Long version, Boolean retired) {
+    record Retire(@Nullable Long version, Boolean retired) {
         Retire {
             new Checks().required("retired", retired).done();
         }

@@ -2,6 +2,7 @@ package org.unrulymarble.server.ladder;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,7 +28,7 @@ class RoutineController {
     }
 
     /** @param version of the kept one that this was made from; null for a new one */
-    record RoutineDoc(Long version, Routine routine) {
+    record RoutineDoc(@Nullable Long version, Routine routine) {
         RoutineDoc {
             new Checks().required("routine", routine).done();
         }

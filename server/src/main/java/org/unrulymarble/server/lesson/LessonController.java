@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -98,12 +99,12 @@ class LessonController {
             String spaceName,
             String name,
             LocalDate onDay,
-            Integer startMin,
+            @Nullable Integer startMin,
             int minutes,
             int blocks,
             Lesson.Audience audience,
-            LocalDate taughtOn,
-            String afterNote) {}
+            @Nullable LocalDate taughtOn,
+            @Nullable String afterNote) {}
 
     @GetMapping
     List<LessonLine> all(@RequestParam(required = false) UUID classId) {
@@ -167,7 +168,10 @@ class LessonController {
      * @param lesson as it stands on the page, saved or not: its blocks are not looked at
      * @param soon true for a good one at once, without proof of how good it is
      */
-    record Proposed(Lesson lesson, NextLesson.Wishes wanted, Boolean soon) {
+    record Proposed(
+            Lesson lesson,
+            NextLesson.Wishes wanted,
+            @Nullable Boolean soon) {
         Proposed {
             soon = soon != null && soon;
             new Checks().required("lesson", lesson).required("wanted", wanted).done();

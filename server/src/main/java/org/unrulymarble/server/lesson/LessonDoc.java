@@ -2,6 +2,7 @@ package org.unrulymarble.server.lesson;
 
 import java.time.LocalDate;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.plan.Lesson;
 
@@ -11,7 +12,8 @@ import org.unrulymarble.core.plan.Lesson;
  * @param version of the lesson that this was made from; null for a new one
  * @param onDay the day it is for
  */
-public record LessonDoc(Long version, UUID classId, UUID spaceId, String name, LocalDate onDay, Lesson lesson) {
+public record LessonDoc(
+        @Nullable Long version, UUID classId, UUID spaceId, String name, LocalDate onDay, Lesson lesson) {
     public LessonDoc {
         new Checks()
                 .required("classId", classId)

@@ -12,6 +12,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -100,7 +101,11 @@ public class LessonService {
             boolean mayChange) {}
 
     /** @param classId null for the lesson's own class; times 1 to 60, each everyDays (0 to 366) after the one before */
-    record Copies(UUID classId, LocalDate onDay, Integer times, Integer everyDays) {
+    record Copies(
+            @Nullable UUID classId,
+            LocalDate onDay,
+            @Nullable Integer times,
+            @Nullable Integer everyDays) {
         Copies {
             times = times == null ? (Integer) 1 : times;
             everyDays = everyDays == null ? (Integer) 7 : everyDays;
@@ -113,7 +118,7 @@ public class LessonService {
     }
 
     /** @param days forwards, or back where below 0; -366 to 366. @param andLater whether the class's later lessons move along */
-    record Shift(Integer days, Boolean andLater) {
+    record Shift(Integer days, @Nullable Boolean andLater) {
         Shift {
             andLater = andLater != null && andLater;
             new Checks().range("days", days, -366, 366).done();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -48,20 +49,20 @@ class ByHand {
             LocalDate on,
             String ladderId,
             String rungId,
-            List<Modifier> modifiers,
+            @Nullable List<Modifier> modifiers,
             Side side,
             Integer score,
-            Integer hits,
-            Integer misses,
-            Integer workSec,
-            Integer timeMs,
-            String ball,
-            Double distanceM,
-            String target,
-            String with,
-            Attempt.Where where,
-            Boolean seen,
-            Boolean trial) {}
+            @Nullable Integer hits,
+            @Nullable Integer misses,
+            @Nullable Integer workSec,
+            @Nullable Integer timeMs,
+            @Nullable String ball,
+            @Nullable Double distanceM,
+            @Nullable String target,
+            @Nullable String with,
+            Attempt.@Nullable Where where,
+            @Nullable Boolean seen,
+            @Nullable Boolean trial) {}
 
     void typeIn(UUID id, TypedIn typed) {
         Pupil pupil = taught(access.pupil(id));
@@ -147,7 +148,7 @@ class ByHand {
     }
 
     /** @param reason why, in the teacher's words */
-    record Said(String ladderId, String rungId, String reason) {}
+    record Said(String ladderId, String rungId, @Nullable String reason) {}
 
     void say(UUID id, Said said) {
         records.say(taught(access.pupil(id)), said.ladderId(), said.rungId(), said.reason());

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -89,7 +90,7 @@ class RecordController {
             double onAGoodDay,
             long tries,
             int pupils,
-            Long learntMs,
+            @Nullable Long learntMs,
             List<LearntRung> rungs) {
         static SkillView of(SkillService.Learnt l) {
             return new SkillView(

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Catalogue;
@@ -74,8 +75,8 @@ class RecordViews {
             List<OnLadder> onLadders,
             List<Questions.Found> found,
             int rounds,
-            LocalDate firstDay,
-            LocalDate lastDay) {}
+            @Nullable LocalDate firstDay,
+            @Nullable LocalDate lastDay) {}
 
     /**
      * @param metGate whether this one round met its rung's gate

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Ladder;
@@ -117,11 +118,11 @@ class RunRecording {
             boolean byRate,
             boolean compares,
             boolean brokenOff,
-            Integer workSec,
-            Integer best,
-            Integer bestWorkSec,
-            Integer last,
-            Integer lastWorkSec) {}
+            @Nullable Integer workSec,
+            @Nullable Integer best,
+            @Nullable Integer bestWorkSec,
+            @Nullable Integer last,
+            @Nullable Integer lastWorkSec) {}
 
     /** The results of one round and its other side, each against that pupil's own best and last; earlier rounds of this run count too. */
     List<RoundAgainst> against(RunHead row, Sheet sheet, List<RoundResult> results, int round) {
@@ -166,7 +167,7 @@ class RunRecording {
     }
 
     /** A rung that a pupil has completed. */
-    record Completed(String pupilId, String ladderId, String rungId) {}
+    record Completed(@Nullable String pupilId, String ladderId, String rungId) {}
 
     /** What was completed in this run and by nothing before it; empty while it goes on. */
     List<Completed> completed(RunRow row, Sheet sheet, RunState state) {

@@ -2,6 +2,7 @@ package org.unrulymarble.server.store;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -38,7 +39,7 @@ class ClassController {
     }
 
     /** @param meanings of the columns as somebody said, or null: found out */
-    record ListText(String text, List<ClassList.Meaning> meanings) {
+    record ListText(String text, @Nullable List<ClassList.Meaning> meanings) {
         ListText {
             new Checks().text("text", text, 60_000).done();
             if (meanings != null)

@@ -15,6 +15,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -53,7 +54,7 @@ record ClassList(boolean headed, List<ListColumn> columns, List<PupilDetails> pu
      * @param title as the list has it, or null where it has none
      * @param samples the first few of its cells
      */
-    record ListColumn(String title, Meaning meaning, List<String> samples) {}
+    record ListColumn(@Nullable String title, Meaning meaning, List<String> samples) {}
 
     /**
      * @param text as it was pasted, or read from a file

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,7 +51,7 @@ class ClassService {
     }
 
     /** @param id null for a pupil who is new */
-    record PupilDoc(UUID id, PupilDetails details) {
+    record PupilDoc(@Nullable UUID id, PupilDetails details) {
         PupilDoc {
             new Checks().required("details", details).done();
             PlainNames.check("details.firstName", details.firstName());
@@ -62,7 +63,11 @@ class ClassService {
      * @param version of the class that this was made from; null for a new one
      * @param helperIds accounts that may run and tally for the class; null leaves them as they are
      */
-    record ClassDoc(Long version, String name, List<PupilDoc> pupils, List<UUID> helperIds) {
+    record ClassDoc(
+            @Nullable Long version,
+            String name,
+            List<PupilDoc> pupils,
+            @Nullable List<UUID> helperIds) {
         ClassDoc {
             PlainNames.check(new Checks(), "name", name)
                     .text("name", name, 40)

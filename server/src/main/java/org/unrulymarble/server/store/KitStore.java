@@ -3,6 +3,7 @@ package org.unrulymarble.server.store;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -41,7 +42,8 @@ class KitStore {
      */
     record StoreView(List<ItemView> items, List<RuleView> rules, List<KitKind> kinds, List<KitFits> fits) {}
 
-    record ItemView(UUID id, long version, KitKind kind, Integer count, Kit.Condition condition) {}
+    record ItemView(
+            UUID id, long version, KitKind kind, @Nullable Integer count, Kit.Condition condition) {}
 
     record RuleView(UUID id, long version, Kit.Rule rule) {}
 
@@ -49,7 +51,8 @@ class KitStore {
      * @param version of the item that this was made from; null for a new one
      * @param count how many, or null for as many as are asked
      */
-    record ItemDoc(Long version, KitKind kind, Integer count, Kit.Condition condition) {
+    record ItemDoc(
+            @Nullable Long version, KitKind kind, @Nullable Integer count, Kit.Condition condition) {
         ItemDoc {
             new Checks().required("kind", kind).required("condition", condition).done();
             if (count != null) new Checks().range("count", count, 0, 10_000).done();
@@ -61,7 +64,7 @@ class KitStore {
     }
 
     /** @param version of the rule that this was made from; null for a new one */
-    record RuleDoc(Long version, Kit.Rule rule) {
+    record RuleDoc(@Nullable Long version, Kit.Rule rule) {
         RuleDoc {
             new Checks().required("rule", rule).done();
         }

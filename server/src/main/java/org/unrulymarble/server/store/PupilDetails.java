@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.place.Space;
@@ -36,20 +37,20 @@ import tools.jackson.core.type.TypeReference;
 public record PupilDetails(
         String firstName,
         String initial,
-        Integer birthYear,
+        @Nullable Integer birthYear,
         @Enumerated(EnumType.STRING) Hand strongHand,
-        Integer shoeCm,
-        Integer reachCm,
+        @Nullable Integer shoeCm,
+        @Nullable Integer reachCm,
         @Convert(converter = AdaptationsColumn.class) List<Adaptation> adaptations,
-        String adaptation,
+        @Nullable String adaptation,
         @Convert(converter = KitColumn.class) Map<String, Integer> homeKit,
 
-        @Convert(converter = SpaceColumn.class) @Column(length = 300)
+        @Convert(converter = SpaceColumn.class) @Column(length = 300) @Nullable
         Space homeSpace,
 
-        Boolean homeQuiet,
+        @Nullable Boolean homeQuiet,
 
-        @Convert(converter = HomeColumn.class) OtherHome otherHome) {
+        @Convert(converter = HomeColumn.class) @Nullable OtherHome otherHome) {
 
     private static final int MOST_KINDS = 30;
 
@@ -60,7 +61,10 @@ public record PupilDetails(
     }
 
     /** A second home. @param kit as {@code homeKit}; @param space and quiet as of the first */
-    public record OtherHome(Map<String, Integer> kit, Space space, Boolean quiet) {
+    public record OtherHome(
+            Map<String, Integer> kit,
+            @Nullable Space space,
+            @Nullable Boolean quiet) {
         public OtherHome {
             kit = kit == null ? Map.of() : Map.copyOf(kit);
             Checks checks = new Checks().entries("kit", kit.keySet(), 0, MOST_KINDS);

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,7 +62,7 @@ class SchoolYear {
     }
 
     /** @param version of the class that this was made from */
-    record OtherTeacher(Long version, UUID accountId) {
+    record OtherTeacher(@Nullable Long version, UUID accountId) {
         OtherTeacher {
             new Checks().required("accountId", accountId).done();
         }

@@ -2,6 +2,7 @@ package org.unrulymarble.server.store;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -25,7 +26,7 @@ class SpaceService {
     }
 
     /** @param version of the space that this was made from; null for a new one */
-    record SpaceDoc(Long version, String name, Place place) {
+    record SpaceDoc(@Nullable Long version, String name, Place place) {
         SpaceDoc {
             Checks checks = new Checks().text("name", name, 40).required("place", place);
             checks.done();

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
@@ -127,7 +128,11 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** The seconds around the work; what is null stays as it is. */
-    record SetSeconds(String blockId, Integer setupSec, Integer explainSec, Integer restSec) implements BlockEdit {
+    record SetSeconds(
+            String blockId,
+            @Nullable Integer setupSec,
+            @Nullable Integer explainSec,
+            @Nullable Integer restSec) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             if (setupSec != null) d.setupSec = setupSec;
@@ -200,7 +205,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** Its steps are those of another block backwards. @param of that block, or null for its own task forwards */
-    record GoBackwards(String blockId, String of) implements BlockEdit {
+    record GoBackwards(String blockId, @Nullable String of) implements BlockEdit {
         @Override
         public Lesson on(Lesson lesson, Setting setting) {
             if (of == null) return BlockEdit.super.on(lesson, setting);
@@ -242,7 +247,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param gate null for the rung's own */
-    record SetGate(String blockId, Gate gate) implements BlockEdit {
+    record SetGate(String blockId, @Nullable Gate gate) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.gate = gate;
@@ -254,7 +259,7 @@ public sealed interface BlockEdit extends Edit {
      *
      * @param measure null for the rung's own
      */
-    record SetMeasure(String blockId, Measure measure) implements BlockEdit {
+    record SetMeasure(String blockId, @Nullable Measure measure) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             Rung rung = Tasks.rung(Tasks.ladder(setting, d.ladderId), d.rungId);
@@ -308,7 +313,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param standM metres from wall, partner or target; null for the rung's */
-    record SetStand(String blockId, Double standM) implements BlockEdit {
+    record SetStand(String blockId, @Nullable Double standM) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.standM = standM;
@@ -316,7 +321,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param target in words; null for the rung's */
-    record SetTarget(String blockId, String target) implements BlockEdit {
+    record SetTarget(String blockId, @Nullable String target) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.target = target;
@@ -324,7 +329,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param band null for none */
-    record SetBand(String blockId, Block.Band band) implements BlockEdit {
+    record SetBand(String blockId, Block.@Nullable Band band) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.mark = band;
@@ -343,7 +348,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param spot null for the ladder's own */
-    record SetSpot(String blockId, Footprint spot) implements BlockEdit {
+    record SetSpot(String blockId, @Nullable Footprint spot) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.spot = spot;
@@ -351,7 +356,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** @param spots null for as many as fit */
-    record SetMostSpots(String blockId, Integer spots) implements BlockEdit {
+    record SetMostSpots(String blockId, @Nullable Integer spots) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.mostSpots = spots;
@@ -359,7 +364,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** What plays a role of the kit. @param kinds in the order in which they are handed out; null for as the task says */
-    record PlayWith(String blockId, String role, List<String> kinds) implements BlockEdit {
+    record PlayWith(String blockId, String role, @Nullable List<String> kinds) implements BlockEdit {
         public PlayWith {
             new Checks().text("role", role, 30).done();
             kinds = kinds == null ? null : List.copyOf(kinds);
@@ -377,7 +382,7 @@ public sealed interface BlockEdit extends Edit {
     }
 
     /** What those do who wait. @param task null for nothing */
-    record SetMeanwhile(String blockId, Block.Task task) implements BlockEdit {
+    record SetMeanwhile(String blockId, Block.@Nullable Task task) implements BlockEdit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             if (task != null) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
@@ -114,7 +115,12 @@ public sealed interface CircuitEdit extends Edit {
     }
 
     /** What is null stays as it is. */
-    record SetCircuit(String circuitId, Integer rounds, Integer workSec, Integer restSec, Integer changeSec)
+    record SetCircuit(
+            String circuitId,
+            @Nullable Integer rounds,
+            @Nullable Integer workSec,
+            @Nullable Integer restSec,
+            @Nullable Integer changeSec)
             implements CircuitEdit {
         @Override
         public Lesson on(Lesson lesson, Setting setting) {

@@ -3,6 +3,7 @@ package org.unrulymarble.core.plan.edit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
@@ -25,7 +26,7 @@ public sealed interface LessonEdit extends Edit {
      * @param id of the new block
      * @param at its place, or null for the end
      */
-    record Add(String id, Integer at, String ladderId, String rungId) implements LessonEdit {
+    record Add(String id, @Nullable Integer at, String ladderId, String rungId) implements LessonEdit {
         public Add {
             new Checks()
                     .text("id", id, 60)
@@ -44,7 +45,11 @@ public sealed interface LessonEdit extends Edit {
     }
 
     /** Puts in time for something else than a task. @param seconds whole seconds, or null for as long as it usually takes */
-    record AddTime(String id, Integer at, Block.Kind kind, Integer seconds) implements LessonEdit {
+    record AddTime(
+            String id,
+            @Nullable Integer at,
+            Block.Kind kind,
+            @Nullable Integer seconds) implements LessonEdit {
 
         private static final int SHORT_SEC = 60;
         private static final int FREE_SEC = 180;

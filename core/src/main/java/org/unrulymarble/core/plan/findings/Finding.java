@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan.findings;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that stands against a lesson, as data; the words for it live with the screens.
@@ -19,13 +20,13 @@ public record Finding(
         String id,
         Code code,
         Level level,
-        String blockId,
+        @Nullable String blockId,
         List<String> pupils,
         Map<String, Object> figures,
-        Threshold threshold,
+        @Nullable Threshold threshold,
         School school,
-        Mend mend,
-        String silenced) {
+        @Nullable Mend mend,
+        @Nullable String silenced) {
 
     /** How much it weighs. */
     public enum Level {

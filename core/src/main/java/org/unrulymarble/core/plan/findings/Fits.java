@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.place.Spots;
@@ -46,7 +47,7 @@ public record Fits(String ladderId, List<RungFit> rungs, List<Lesson> lessons) {
             String rungId,
             Verdict verdict,
             long spots,
-            Integer waves,
+            @Nullable Integer waves,
             List<Finding> findings,
             List<Finding.Mend> changes) {}
 

@@ -1,0 +1,150 @@
+package org.unrulymarble.server.platform;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import io.swagger.v3.core.jackson.ModelResolver;
+import io.swagger.v3.core.jackson.TypeNameResolver;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.providers.ObjectMapperProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/**
+ * The published shape of the API, told by the records themselves: every field is always there, one that is {@link Nullable} may be null, and what is one of
+ * several records is told apart by {@code type}.
+ */
+@Configuration
+public class Contract {
+
+    /** By the name of its schema. */
+    private final Map<String, Class<?>> records = new ConcurrentSkipListMap<>();
+
+    private final Map<String, Class<?>> severals = new ConcurrentSkipListMap<>();
+
+    /** Variants are called after what they are variants of: there are several rings, reaches and landings. */
+    @Bean
+    ModelResolver modelResolver(ObjectMapperProvider mapper) {
+        return new ModelResolver(mapper.jsonMapper(), new TypeNameResolver() {
+            @Override
+            protected String getNameOfClass(Class<?> type) {
+                Optional<Class<?>> of = variantOf(type).filter(i -> i != type);
+                String name = of.map(i -> i.getSimpleName() + type.getSimpleName())
+                        .orElseGet(() -> super.getNameOfClass(type));
+                of.ifPresent(i -> severals.put(i.getSimpleName(), i));
+                if (type.isRecord()) records.put(name, type);
+                return name;
+            }
+        });
+    }
+
+    @Bean
+    OpenApiCustomizer everyFieldIsThere() {
+        return api -> {
+            api.info(new Info().title("Unruly Marble").version("1"));
+            api.servers(List.of());
+            Map<String, Schema<?>> known = new LinkedHashMap<>();
+            api.getComponents().getSchemas().forEach(known::put);
+            // What comes in may have an older shape; the published one is today's.
+            known.get("Events").addProperty("events", new ArraySchema().items(ref("RunEvent")));
+            api.getComponents().getSchemas().remove("SentEvent");
+            severals.values().forEach(of -> variants(of, known, api));
+            api.getComponents().getSchemas().forEach(this::everyField);
+        };
+    }
+
+    private static Optional<Class<?>> variantOf(Class<?> type) {
+        if (type.isAnnotationPresent(JsonSubTypes.class)) return Optional.of(type);
+        return Arrays.stream(type.getInterfaces())
+                .flatMap(i -> variantOf(i).stream())
+                .findFirst();
+    }
+
+    private static Schema<?> ref(String name) {
+        return new Schema<>().$ref("#/components/schemas/" + name);
+    }
+
+    private static void variants(Class<?> of, Map<String, Schema<?>> known, OpenAPI api) {
+        Schema<?> any = new Schema<>();
+        for (JsonSubTypes.Type sub : of.getAnnotation(JsonSubTypes.class).value()) {
+            String name = of.getSimpleName() + sub.value().getSimpleName();
+            Schema<String> type = new Schema<>();
+            type.setTypes(Set.of("string"));
+            type.setEnum(List.of(sub.name()));
+            Schema<?> one = new Schema<>();
+            one.setTypes(Set.of("object"));
+            one.addProperty("type", type);
+            parts(known.get(name))
+                    .filter(part -> part.getProperties() != null)
+                    .forEach(part -> part.getProperties().forEach(one::addProperty));
+            api.getComponents().addSchemas(name, one);
+            any.addOneOfItem(ref(name));
+        }
+        api.getComponents().addSchemas(of.getSimpleName(), any);
+    }
+
+    /** A variant's own fields may stand beside a reference to what it is a variant of. */
+    private static Stream<Schema<?>> parts(Schema<?> variant) {
+        if (variant == null) return Stream.empty();
+        Stream<Schema<?>> beside = variant.getAllOf() == null
+                ? Stream.empty()
+                : variant.getAllOf().stream().map(part -> (Schema<?>) part);
+        return Stream.concat(Stream.of(variant), beside);
+    }
+
+    private void everyField(String name, Schema<?> schema) {
+        if (schema.getProperties() == null) return;
+        Set<String> nullable = nullable(records.get(name));
+        Map<String, Schema<?>> fields = new LinkedHashMap<>();
+        List<String> required = new ArrayList<>();
+        schema.getProperties().forEach((field, type) -> {
+            // What is only taken in is a field of older documents: no answer has it.
+            if (!Boolean.TRUE.equals(type.getWriteOnly())) required.add(field);
+            if (isOfAnything(type.getAdditionalProperties())) type.setAdditionalProperties(true);
+            fields.put(field, nullable.contains(field) ? orNull(type) : type);
+        });
+        fields.forEach(schema::addProperty);
+        schema.setRequired(required);
+    }
+
+    /** Values that may be texts as well as numbers are told as objects, which they are not. */
+    private static boolean isOfAnything(Object values) {
+        return values instanceof Schema<?> schema
+                && schema.get$ref() == null
+                && schema.getProperties() == null
+                && ("object".equals(schema.getType()) || Set.of("object").equals(schema.getTypes()));
+    }
+
+    private static Set<String> nullable(Class<?> type) {
+        if (type == null || !type.isRecord()) return Set.of();
+        Set<String> fields = new HashSet<>();
+        for (RecordComponent part : type.getRecordComponents()) {
+            if (part.getAnnotatedType().isAnnotationPresent(Nullable.class)) fields.add(part.getName());
+            if (part.getAccessor().isAnnotationPresent(JsonUnwrapped.class)) fields.addAll(nullable(part.getType()));
+        }
+        return fields;
+    }
+
+    private static Schema<?> orNull(Schema<?> type) {
+        Schema<?> nothing = new Schema<>();
+        nothing.setTypes(Set.of("null"));
+        Schema<?> either = new Schema<>();
+        either.setAnyOf(new ArrayList<>(List.of(type, nothing)));
+        return either;
+    }
+}
