@@ -216,7 +216,7 @@ function SignOut({ who }: { who: Who }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const leave = async () => {
-    await api("DELETE", "/session");
+    await api("delete", "/api/session");
     sessionStorage.clear();
     client.clear();
     navigate("/");

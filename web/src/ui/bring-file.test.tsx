@@ -23,7 +23,9 @@ function open(onKept = vi.fn()) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <BringFile<Answer>
-        path="/classes/c/results"
+        name="results"
+        ask={(sent) => fetch("/", { method: "POST", body: JSON.stringify(sent) }).then((r) => r.json())}
+        far={() => fetch("/", { method: "GET" }).then((r) => r.json())}
         tell={(b) => `${b.added} ${b.kept ? "are in" : "would come"}`}
         brings={(b) => b.added > 0}
         onKept={onKept}

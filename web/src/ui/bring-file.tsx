@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useRef, useState } from "react";
 import { v4 as newId } from "uuid";
-import { api, Problem } from "../api/client";
+import { Problem } from "../api/client";
 import type { Far } from "../api/types";
 import { count } from "../words";
 import { texts } from "../words/texts";
@@ -15,13 +15,18 @@ type Brought = { kept: boolean; bad: { line: number; column: string; must: strin
 
 /** A CSV file in: first what it would bring and every bad line, then, when asked, all of it or nothing; how far it is while it goes on. */
 export function BringFile<B extends Brought>({
-  path,
+  name,
+  ask,
+  far,
   tell,
   brings,
   onKept,
 }: {
-  /** where it is posted; its progress stands beside it */
-  path: string;
+  /** what it is called among what is asked */
+  name: string;
+  ask: (sent: { text: string; dryRun: boolean; key: string }) => Promise<B>;
+  /** how far the one of that key is, as long as it goes on; where none is told, none is asked */
+  far?: (key: string) => Promise<Far | undefined>;
   tell: (brought: B) => ReactNode;
   /** whether there is anything to bring in */
   brings: (brought: B) => boolean;
@@ -32,10 +37,10 @@ export function BringFile<B extends Brought>({
   const [problem, setProblem] = useState<Problem>();
   const [going, setGoing] = useState<string>();
   const chosen = useRef(0);
-  const far = useQuery({
-    queryKey: ["far", path, going],
-    queryFn: async () => (await api<Far | undefined>("GET", `${path}/progress/${going}`)) ?? null,
-    enabled: going !== undefined,
+  const gone = useQuery({
+    queryKey: ["far", name, going],
+    queryFn: async () => (await far?.(going ?? "")) ?? null,
+    enabled: going !== undefined && far !== undefined,
     refetchInterval: ASK_AGAIN_MS,
     retry: false,
   });
@@ -44,7 +49,7 @@ export function BringFile<B extends Brought>({
     const choice = chosen.current;
     setGoing(key);
     try {
-      const answer = await api<B>("POST", path, { text: file, dryRun, key });
+      const answer = await ask({ text: file, dryRun, key });
       // Another file was chosen meanwhile: this answer is about the old one.
       if (choice !== chosen.current) return;
       setWould(answer);
@@ -83,10 +88,10 @@ export function BringFile<B extends Brought>({
       </label>
       {going && (
         <p role="status" className="mt-3">
-          {far.data ? (
+          {gone.data ? (
             <>
-              <progress className="mr-2 w-48 align-middle" value={far.data.done} max={far.data.all} />
-              {t("bringFile.ofBroughtIn", { done: far.data.done, all: far.data.all })}
+              <progress className="mr-2 w-48 align-middle" value={gone.data.done} max={gone.data.all} />
+              {t("bringFile.ofBroughtIn", { done: gone.data.done, all: gone.data.all })}
             </>
           ) : (
             "Reading the file"

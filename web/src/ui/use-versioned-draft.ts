@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import { api, Problem } from "../api/client";
+import { Problem } from "../api/client";
 
 /** Typing into one field within this time is one step of undo. */
 const ONE_STEP_MS = 900;
@@ -8,20 +8,20 @@ const ONE_STEP_MS = 900;
  * Something kept on the server while it is changed in place. Every change goes there at once and comes back saved. What the server refuses stays on
  * the screen with its fields marked; what somebody else changed meanwhile is never overwritten unasked.
  *
- * @param path of the one thing, as "/lessons/7"
+ * @param store where it is kept
  * @param draftOf what of it can be changed, without its version
  * @param onSaved what else wants to know
  */
 export function useVersionedDraft<View extends { version: number }, Draft extends object>(
-  path: string,
+  store: { load: () => Promise<View>; save: (doc: Draft & { version: number }) => Promise<View> },
   loaded: View,
   draftOf: (view: View) => Draft,
   onSaved: (view: View) => void,
 ) {
   const [saved, setSaved] = useState(loaded);
   const [draft, setDraft] = useState(() => draftOf(loaded));
-  const heard = useRef({ draftOf, onSaved });
-  heard.current = { draftOf, onSaved };
+  const heard = useRef({ store, draftOf, onSaved });
+  heard.current = { store, draftOf, onSaved };
   // Two changes may come before the page is drawn again: each begins from the one before.
   const now = useRef(draft);
   const [past, setPast] = useState<Draft[]>([]);
@@ -40,7 +40,7 @@ export function useVersionedDraft<View extends { version: number }, Draft extend
       while (wanted.current) {
         const doc = wanted.current;
         wanted.current = null;
-        const view = await api<View>("PUT", path, { ...doc, version: version.current });
+        const view = await heard.current.store.save({ ...doc, version: version.current });
         version.current = view.version;
         heard.current.onSaved(view);
         setSaved(view);
@@ -56,7 +56,7 @@ export function useVersionedDraft<View extends { version: number }, Draft extend
       // What was changed while the refused one was on its way deserves its own answer.
       if (wanted.current) send();
     }
-  }, [path]);
+  }, []);
 
   const put = useCallback(
     (next: Draft) => {
@@ -100,24 +100,34 @@ export function useVersionedDraft<View extends { version: number }, Draft extend
     put(after);
   }, [past, future, draft, put]);
 
+  /** What the other one saved, or nothing, and why, where it cannot be had. */
+  const theirs = useCallback(async () => {
+    try {
+      const view = await heard.current.store.load();
+      version.current = view.version;
+      return view;
+    } catch (error) {
+      setProblem(error instanceof Problem ? error : new Problem(0, "Not there", String(error)));
+      return undefined;
+    }
+  }, []);
+
   /** Shows what the other one saved; what was here is one undo away. */
   const takeTheirs = useCallback(async () => {
-    const theirs = await api<View>("GET", path);
-    version.current = theirs.version;
+    const view = await theirs();
+    if (!view) return;
     setPast((p) => [...p, draft]);
-    setSaved(theirs);
-    now.current = heard.current.draftOf(theirs);
+    setSaved(view);
+    now.current = heard.current.draftOf(view);
     setDraft(now.current);
     setUnsaved(false);
     setProblem(undefined);
-  }, [draft, path]);
+  }, [draft, theirs]);
 
   /** Saves what is on this screen over what the other one saved. */
   const keepMine = useCallback(async () => {
-    const theirs = await api<View>("GET", path);
-    version.current = theirs.version;
-    put(draft);
-  }, [draft, path, put]);
+    if (await theirs()) put(draft);
+  }, [draft, theirs, put]);
 
   useEffect(() => {
     const leaving = (e: BeforeUnloadEvent) => {

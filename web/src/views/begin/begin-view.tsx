@@ -43,14 +43,16 @@ function Questions({ usual, rooms, kitIsCounted }: { usual: BeginFrom; rooms: Sp
   const [cupboard, setCupboard] = useState<Cupboard>();
   const begin = useMutation<Begun, Problem>({
     mutationFn: () =>
-      api<Begun>("POST", "/beginning", {
-        schoolClass: { name: className, pupils: names.length > 0 ? names : nameless(pupils ?? 0) },
-        where,
-        kit: cupboard?.kit ?? [],
-        lessonName: t("lessonName"),
-        onDay: localDay(),
-        lesson: emptyLesson(minutes as number),
-      } satisfies Beginning),
+      api("post", "/api/beginning", {
+        body: {
+          schoolClass: { name: className, pupils: names.length > 0 ? names : nameless(pupils ?? 0) },
+          where,
+          kit: cupboard?.kit ?? [],
+          lessonName: t("lessonName"),
+          onDay: localDay(),
+          lesson: emptyLesson(minutes as number),
+        } satisfies Beginning,
+      }),
     onSuccess: async (begun) => {
       choose(begun.classId);
       await Promise.all(

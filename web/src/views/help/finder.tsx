@@ -30,7 +30,7 @@ export function Finder({
   const catalogue = useQuery({ ...ladders, enabled: open });
   const asked = words.trim();
   const byWords = useQuery({
-    ...foundLadders(new URLSearchParams({ words: asked }).toString()),
+    ...foundLadders({ words: asked }),
     placeholderData: keepPreviousData,
     enabled: open && asked.length > 1,
   });

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { api } from "../../api/client";
 import { kit } from "../../api/queries";
-import type { CameBack, HomeHeard, HomeNumber, HomeView, NotTaken } from "../../api/types";
+import type { CameBack, HomeHeard, HomeNumber, NotTaken } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
 import { ResultFiles } from "./result-files";
@@ -15,10 +16,8 @@ const t = texts("home");
 export function CameBackBox({ classId, came }: { classId: string; came: CameBack[] }) {
   const [text, setText] = useState("");
   const [told, setTold] = useState<HomeHeard>();
-  const hear = useHome<string, HomeHeard>(
-    classId,
-    () => `/classes/${classId}/home/came`,
-    (sent) => ({ text: sent }),
+  const hear = useHome(classId, (sent: string) =>
+    api("post", "/api/classes/{id}/home/came", { params: { path: { id: classId } }, body: { text: sent } }),
   );
   const take = async (codes: string) => {
     const heard = await hear.mutateAsync(codes).catch(() => undefined);
@@ -32,11 +31,12 @@ export function CameBackBox({ classId, came }: { classId: string; came: CameBack
         .join("\n"),
     );
   };
-  const decide = useHome<{ ids: string[]; how: "kept" | "aside" }, HomeView>(
-    classId,
-    ({ how }) => `/classes/${classId}/home/${how}`,
-    ({ ids }) => ({ ids }),
-  );
+  const decide = useHome(classId, ({ ids, how }: { ids: string[]; how: "kept" | "aside" }) => {
+    const said = { params: { path: { id: classId } }, body: { ids } };
+    return how === "kept"
+      ? api("post", "/api/classes/{id}/home/kept", said)
+      : api("post", "/api/classes/{id}/home/aside", said);
+  });
   return (
     <section aria-labelledby="came-back" className="border-t-4 border-catch pt-3">
       <h2 id="came-back">{t("came.title")}</h2>

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { HomeCardLine } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { Failed } from "../../ui/states";
@@ -11,10 +12,8 @@ const t = texts("home");
 export function ChangeCard({ classId, card, name }: { classId: string; card: HomeCardLine; name: string }) {
   const [open, setOpen] = useState(false);
   const [without, setWithout] = useState<string[]>([]);
-  const remake = useHome<void, void>(
-    classId,
-    () => `/home/cards/${card.id}/remade`,
-    () => ({ without }),
+  const remake = useHome(classId, () =>
+    api("post", "/api/home/cards/{id}/remade", { params: { path: { id: card.id } }, body: { without } }),
   );
   const show = (is: boolean) => {
     setOpen(is);

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
+import { api } from "../../api/client";
 import { homeByLink } from "../../api/queries";
-import type { HomeLink } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
 import { useHome } from "./use-home";
@@ -10,11 +10,7 @@ const t = texts("home");
 /** Addresses for families; only where the school has one of its own on the internet. They are shown once. */
 export function Links({ classId, weekId }: { classId: string; weekId: string }) {
   const possible = useQuery(homeByLink(classId));
-  const make = useHome<void, HomeLink[]>(
-    classId,
-    () => `/home/weeks/${weekId}/links`,
-    () => ({}),
-  );
+  const make = useHome(classId, () => api("post", "/api/home/weeks/{id}/links", { params: { path: { id: weekId } } }));
   if (!possible.data?.possible) return null;
   return (
     <div className="mt-2">

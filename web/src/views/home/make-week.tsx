@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
+import { api, perhapsEmpty } from "../../api/client";
 import { lessons } from "../../api/queries";
-import type { HomeView, SchoolClass } from "../../api/types";
+import type { SchoolClass } from "../../api/types";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { DayField } from "../../ui/day-field";
@@ -25,17 +26,18 @@ export function MakeWeek({ chosen, begun }: { chosen: SchoolClass; begun: boolea
   const [quiet, setQuiet] = useState(true);
   const [helper, setHelper] = useState(false);
   const all = useQuery(lessons(chosen.id));
-  const make = useHome<void, HomeView>(
-    chosen.id,
-    () => `/classes/${chosen.id}/home/weeks`,
-    () => ({
-      firstDay: firstDay || null,
-      practices,
-      minutes,
-      quiet,
-      helper,
-      lessonId: what === PROPOSED ? null : what,
-      pupilIds: who === EVERYONE ? null : [who],
+  const make = useHome(chosen.id, () =>
+    api("post", "/api/classes/{id}/home/weeks", {
+      params: { path: { id: chosen.id } },
+      body: perhapsEmpty({
+        firstDay: firstDay || null,
+        practices,
+        minutes,
+        quiet,
+        helper,
+        lessonId: what === PROPOSED ? null : what,
+        pupilIds: who === EVERYONE ? null : [who],
+      }),
     }),
   );
   const made = chosen.pupils.filter((p) => who === EVERYONE || p.id === who);

@@ -1,4 +1,5 @@
 import { Fragment, type KeyboardEvent, useState } from "react";
+import { api } from "../../api/client";
 import type { HomeCardLine, HomeHeard, HomeWeek } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { day } from "../../words";
@@ -18,10 +19,11 @@ export function Slips({ classId, weeks }: { classId: string; weeks: HomeWeek[] }
   const [typed, setTyped] = useState<Record<string, string[]>>({});
   const [told, setTold] = useState<HomeHeard>();
   const week = withCards.find((w) => w.id === weekId) ?? withCards[0];
-  const send = useHome<Slip[], HomeHeard>(
-    classId,
-    () => `/classes/${classId}/home/slips`,
-    (slips) => ({ slips }),
+  const send = useHome(classId, (slips: Slip[]) =>
+    api("post", "/api/classes/{id}/home/slips", {
+      params: { path: { id: classId } },
+      body: { slips: slips.map((s) => ({ ...s, numbers: s.numbers as number[] })) },
+    }),
   );
   if (!week) return null;
   const cards = week.cards.filter((c) => !c.withdrawn && c.practices >= k);

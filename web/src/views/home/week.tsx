@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { HomeCardLine, HomeWeek } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
@@ -11,11 +12,7 @@ const t = texts("home");
 /** A week's cards: out as paper or files, and which practices came back. */
 export function WeekOfCards({ classId, week, open }: { classId: string; week: HomeWeek; open: boolean }) {
   const [shown, setShown] = useState(open);
-  const goOn = useHome<void, void>(
-    classId,
-    () => `/home/weeks/${week.id}/cards`,
-    () => ({}),
-  );
+  const goOn = useHome(classId, () => api("post", "/api/home/weeks/{id}/cards", { params: { path: { id: week.id } } }));
   const missing = week.wanted - week.cards.length;
   const how = [
     week.quiet ? t("week.quiet") : t("week.loud"),
@@ -84,10 +81,8 @@ function Out({ to, text, name }: { to: string; text: string; name?: string }) {
 }
 
 function CardLine({ classId, card, asked }: { classId: string; card: HomeCardLine; asked: number }) {
-  const withdraw = useHome<void, void>(
-    classId,
-    () => `/home/cards/${card.id}/withdrawn`,
-    () => ({}),
+  const withdraw = useHome(classId, () =>
+    api("post", "/api/home/cards/{id}/withdrawn", { params: { path: { id: card.id } } }),
   );
   const name = card.home > 1 ? t("week.atOther", { name: card.pupil }) : card.pupil;
   return (

@@ -21,7 +21,7 @@ export function EditLadder() {
   const { id = "" } = useParams();
   const loaded = useQuery({
     queryKey: [...ownLadders.queryKey, id],
-    queryFn: () => api<OwnLadder>("GET", `/ladders/own/${id}`),
+    queryFn: () => api("get", "/api/ladders/own/{id}", { params: { path: { id } } }),
     refetchOnWindowFocus: false,
     retry: false,
   });
@@ -43,7 +43,10 @@ export function EditLadder() {
 function Editor({ loaded }: { loaded: OwnLadder }) {
   const changed = useLaddersChanged();
   const kept = useVersionedDraft<OwnLadder, { ladder: Ladder }>(
-    `/ladders/own/${loaded.id}`,
+    {
+      load: () => api("get", "/api/ladders/own/{id}", { params: { path: { id: loaded.id } } }),
+      save: (body) => api("put", "/api/ladders/own/{id}", { params: { path: { id: loaded.id } }, body }),
+    },
     loaded,
     (v) => ({ ladder: v.ladder }),
     () => {

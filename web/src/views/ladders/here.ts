@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo } from "react";
 import { useSearchParams } from "react-router";
-import { spaces } from "../../api/queries";
+import { type FitsAsked, spaces } from "../../api/queries";
 import type { Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 
@@ -23,16 +23,16 @@ export function useHere() {
     if (wanted !== null) localStorage.setItem(KEPT, wanted);
   }, [params]);
 
-  const query = useMemo(() => {
-    if (!space || !chosen) return "";
+  const query = useMemo((): FitsAsked | undefined => {
+    if (!space || !chosen) return undefined;
     const now = new Date();
     const minute = Math.floor((now.getHours() * 60 + now.getMinutes()) / FIVE_MIN) * FIVE_MIN;
-    return new URLSearchParams({
+    return {
       classId: chosen.id,
       spaceId: space.id,
       audience: atHome ? "EACH_AT_HOME" : "CLASS",
-      startMin: String(minute),
-    }).toString();
+      startMin: minute,
+    };
   }, [space, chosen, atHome]);
 
   const choose = (value: string) =>

@@ -33,7 +33,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
   const send = async (file: Chosen, dryRun: boolean) => {
     setProblem(undefined);
     try {
-      setWould(await api<Taken[]>("POST", "/ladders/import", { ...file, dryRun }));
+      setWould(await api("post", "/api/ladders/import", { body: { ...file, dryRun } }));
       if (dryRun) return;
       setDone(true);
       await client.invalidateQueries({ queryKey: ["ladders"] });

@@ -53,7 +53,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
   const [params, setParams] = useSearchParams();
   const who = useQuery(session);
   const here = useHere();
-  const asked = useQuery({ ...ladderHere(ladder.id, here.query), enabled: here.query !== "" });
+  const asked = useQuery({ ...ladderHere(ladder.id, here.query) });
   const fit = here.query ? asked.data : undefined;
   const [exporting, setExporting] = useState(false);
   const at = Math.max(
@@ -118,7 +118,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
           <Teaching ladder={ladder} />
         </div>
         <aside aria-label={t("ladderView.layoutAndKit")} className="space-y-5">
-          <Where ladder={ladder} at={at} here={here} fit={fit} waiting={here.query !== "" && asked.isPending} />
+          <Where ladder={ladder} at={at} here={here} fit={fit} waiting={here.query !== undefined && asked.isPending} />
           <KitAndCare ladder={ladder} />
         </aside>
       </div>
@@ -195,9 +195,11 @@ function CopyButton({ ladder }: { ladder: Ladder }) {
   const [problem, setProblem] = useState<Problem>();
   const copy = async () => {
     try {
-      const made = await api<OwnLadder>("POST", "/ladders/own", {
-        version: null,
-        ladder: copyOf(await api<Ladder>("GET", `/ladders/${ladder.id}/written`)),
+      const made = await api("post", "/api/ladders/own", {
+        body: {
+          version: null,
+          ladder: copyOf(await api("get", "/api/ladders/{id}/written", { params: { path: { id: ladder.id } } })),
+        },
       });
       await changed();
       navigate(`/ladders/${made.id}/edit`);

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Download, FilePlus, Upload } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { fits, foundLadders, ladders, ownLadders, session } from "../../api/queries";
+import { fits, foundLadders, type LaddersAsked, ladders, ownLadders, session } from "../../api/queries";
 import type { Family, FitLine, Ladder, OwnLadder } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Empty, Failed, Loading } from "../../ui/states";
@@ -29,11 +29,14 @@ export function LaddersView() {
   const own = useQuery(ownLadders);
   const [importing, setImporting] = useState(false);
   const [exporting, setExporting] = useState(false);
-  const asked = new URLSearchParams();
-  for (const field of ["words", "sport", "family", "aspect", "people", "noise"])
-    if (params.get(field)) asked.set(field, params.get(field) ?? "");
-  const found = useQuery({ ...foundLadders(asked.toString()), placeholderData: keepPreviousData });
-  const fit = useQuery({ ...fits(here.query), enabled: here.query !== "" });
+  const asked = Object.fromEntries(
+    ["words", "sport", "family", "aspect", "people", "noise"].flatMap((field) => {
+      const value = params.get(field);
+      return value ? [[field, value]] : [];
+    }),
+  ) as LaddersAsked;
+  const found = useQuery({ ...foundLadders(asked), placeholderData: keepPreviousData });
+  const fit = useQuery({ ...fits(here.query) });
   const failed = [known, own, found, fit].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
   if (!known.data || !own.data || !found.data) return <Loading what={t("laddersView.theLadders")} />;
@@ -55,7 +58,7 @@ export function LaddersView() {
   const candidates = retired
     ? own.data.filter((o) => o.retired).map((o) => o.ladder)
     : found.data.flatMap((id) => byId.get(id) ?? []).filter((l) => get("whose") !== "OURS" || mine.has(l.id));
-  const onlyFitting = params.get("only") === "fits" && here.query !== "";
+  const onlyFitting = params.get("only") === "fits" && here.query !== undefined;
   const shown = candidates.filter((l) => {
     const v = fitOf.get(l.id)?.best.verdict;
     return !onlyFitting || !v || v === "FITS" || v === "WITH_CHANGE";

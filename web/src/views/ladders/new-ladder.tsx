@@ -1,7 +1,6 @@
 import { useCallback, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, Problem } from "../../api/client";
-import type { OwnLadder } from "../../api/types";
 import { deferring } from "../../words";
 import saidLadders from "../../words/ladders.json";
 import { textsOf } from "../../words/texts";
@@ -27,9 +26,11 @@ export function NewLadder() {
   const keep = async () => {
     setSending(true);
     try {
-      const made = await api<OwnLadder>("POST", "/ladders/own", {
-        version: null,
-        ladder: { ...ladder, id: lastingId(ladder.name), sports: ladder.sports.map((s) => s.trim()).filter(Boolean) },
+      const made = await api("post", "/api/ladders/own", {
+        body: {
+          version: null,
+          ladder: { ...ladder, id: lastingId(ladder.name), sports: ladder.sports.map((s) => s.trim()).filter(Boolean) },
+        },
       });
       sessionStorage.removeItem(KEPT);
       await changed();

@@ -29,7 +29,12 @@ export function Retire({ own }: { own: OwnLadder }) {
     }
   };
   const retire = (retired: boolean) =>
-    send(() => api("PUT", `/ladders/own/${own.id}/retired`, { version: own.version, retired }));
+    send(() =>
+      api("put", "/api/ladders/own/{id}/retired", {
+        params: { path: { id: own.id } },
+        body: { version: own.version, retired },
+      }),
+    );
   if (own.retired)
     return (
       <button type="button" className="btn" onClick={() => retire(false)}>
@@ -63,7 +68,7 @@ export function Retire({ own }: { own: OwnLadder }) {
               className="btn"
               onClick={() =>
                 send(
-                  () => api("DELETE", `/ladders/own/${own.id}`),
+                  () => api("delete", "/api/ladders/own/{id}", { params: { path: { id: own.id } } }),
                   () => navigate("/ladders"),
                 )
               }

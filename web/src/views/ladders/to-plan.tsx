@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import { v4 } from "uuid";
 import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery, lessons } from "../../api/queries";
-import type { Edit, Ladder, LessonView, Rung } from "../../api/types";
+import type { Edit, Ladder, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
@@ -64,14 +64,17 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
   if (known.isPending) return <Loading what={`the lessons of ${chosen.name}`} />;
   const put = async (id: string) => {
     try {
-      const before = await api<LessonView>("GET", `/lessons/${id}`);
+      const before = await api("get", "/api/lessons/{id}", { params: { path: { id } } });
       const draft = draftOf(before);
       const block = v4();
       const lesson = await edited(id, draft.lesson, edits(block));
-      const after = await api<LessonView>("PUT", `/lessons/${id}`, {
-        ...draft,
-        version: before.version,
-        lesson,
+      const after = await api("put", "/api/lessons/{id}", {
+        params: { path: { id } },
+        body: {
+          ...draft,
+          version: before.version,
+          lesson,
+        },
       });
       client.setQueryData(lessonQuery(id).queryKey, after);
       client.invalidateQueries({ queryKey: ["lessons"] });

@@ -43,7 +43,7 @@ export function AimWorking({ given }: { given: Given }) {
     wantPercent: 70,
   });
   const tapped = v.points.length > 0;
-  const { answer, must, problem } = useReckon<AimSheet>("aim", {
+  const { answer, must, problem } = useReckon("aim", {
     rings: v.rings,
     hits: v.hits,
     outside: v.outside,

@@ -34,7 +34,7 @@ export function BowlingWorking({ given }: { given: Given }) {
     ...notKept,
   });
   const [also, setAlso] = useState({ bounced: false, jerkyArm: false, footOver: false });
-  const { answer, must, problem } = useReckon<BowlingSheet>("bowling-sheet", {
+  const { answer, must, problem } = useReckon("bowling-sheet", {
     balls: v.balls,
     batterNow: v.batter,
     bowlerNow: v.bowler,

@@ -69,27 +69,27 @@ export function InARowWorking({ given }: { given: Given }) {
   const group = v.who === "class" && ofRung.length > 0;
   const shareList = group ? ofRung.map((s) => s.share.share) : [share(v.percentIn)];
 
-  const streak = useReckon<Streak>("streak", {
+  const streak = useReckon("streak", {
     p: share(v.percentIn),
     run: v.run,
     roundSec: v.roundSec,
     secPerTry: v.secPerTry,
     wantChance: share(v.wantPercent),
   });
-  const odds = useReckon<Odds>("odds", {
+  const odds = useReckon("odds", {
     p: share(v.percentIn),
     of: v.of,
     hits: v.hits,
     wantChance: share(v.wantPercent),
   });
-  const gate = useReckon<GateFor>("gate-for", {
+  const gate = useReckon("gate-for", {
     shares: shareList,
     roundSec: v.roundSec,
     secPerTry: v.secPerTry,
     of: v.of,
     wantChance: share(v.wantPercent),
   });
-  const rates = useReckon<Rates>("rates", {
+  const rates = useReckon("rates", {
     scores: [
       { count: v.firstCount, roundSec: v.firstSec },
       { count: v.lastCount, roundSec: v.lastSec },

@@ -61,7 +61,7 @@ export function JackWorking({ given }: { given: Given }) {
     playedSec: v.playedSec,
     ends: v.ends,
   };
-  const { answer, must, problem } = useReckon<JackMatch>("jack-match", sheetAsk);
+  const { answer, must, problem } = useReckon("jack-match", sheetAsk);
   const name = (side: string) => (side === "A" ? v.nameA : v.nameB) || side;
   const pupil = (id: string) => given.chosen?.pupils.find((p) => p.id === id)?.name;
   /** A player by name where that is known. */

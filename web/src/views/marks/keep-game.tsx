@@ -65,7 +65,10 @@ export function KeepGame({
     mutationFn: () => {
       if (!at) throw new Error("no rung is scored so");
       const as = { id, on: localDay(), ladderId: at.ladder.id, rungId: at.rung.id };
-      return api("POST", `/classes/${given.chosen?.id}/games`, game(as));
+      return api("post", "/api/classes/{id}/games", {
+        params: { path: { id: given.chosen?.id ?? "" } },
+        body: game(as),
+      });
     },
     onSuccess: ({ kept: n }) => {
       onKept({ gameId: id, keptFor: n, keptAt: far });

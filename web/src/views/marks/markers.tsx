@@ -1,4 +1,3 @@
-import type { Calls, NumberCall, Slalom } from "../../api/types";
 import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
@@ -44,7 +43,7 @@ export function MarkersWorking({ given }: { given: Given }) {
     drawFrom: "LEFT",
     results: "",
   });
-  const weave = useReckon<Slalom>("slalom", {
+  const weave = useReckon("slalom", {
     runM: v.runM,
     gapM: v.gapM,
     passM: v.passM,
@@ -53,7 +52,7 @@ export function MarkersWorking({ given }: { given: Given }) {
     firstSec: v.firstSec,
     betterShare: v.betterPercent === null ? null : v.betterPercent / 100,
   });
-  const calls = useReckon<Calls>("calls", {
+  const calls = useReckon("calls", {
     seed: v.seed,
     choices: v.choices,
     howMany: v.howMany,
@@ -61,7 +60,7 @@ export function MarkersWorking({ given }: { given: Given }) {
     backEachTime: v.backEachTime,
     places: circle(v.choices ?? 0, v.radiusM ?? 0),
   });
-  const numbers = useReckon<NumberCall>("number-call", {
+  const numbers = useReckon("number-call", {
     seed: v.seed,
     balls: v.balls,
     drawFrom: v.drawFrom,

@@ -36,7 +36,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const { answer, must, problem, settled } = useReckon<NetOnWall>("net-on-wall", {
+  const { answer, must, problem, settled } = useReckon("net-on-wall", {
     serve: {
       launchHeightM: v.launchHeightM,
       angleDeg: v.angleDeg,

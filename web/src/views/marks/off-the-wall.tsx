@@ -56,7 +56,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const side = useReckon<OffTheWall>("off-the-wall", {
+  const side = useReckon("off-the-wall", {
     throwing: {
       standM: v.standM,
       releaseM: v.releaseM,
@@ -69,8 +69,8 @@ export function OffTheWallWorking({ given }: { given: Given }) {
     floorRestitution: v.floorRestitution,
     catchM: v.catchM,
   });
-  const above = useReckon<Angled>("angled", { standM: v.standM, angleDeg: v.turnDeg, restitution: v.restitution });
-  const pass = useReckon<BounceSpot>("bounce-spot", {
+  const above = useReckon("angled", { standM: v.standM, angleDeg: v.turnDeg, restitution: v.restitution });
+  const pass = useReckon("bounce-spot", {
     distanceM: v.distanceM,
     releaseM: v.releaseM,
     speedMs: v.speedMs,
@@ -78,7 +78,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
     floorGrip: v.floorGrip,
     catchM: v.catchM,
   });
-  const board = useReckon<LeanedBoard>("leaned-board", {
+  const board = useReckon("leaned-board", {
     standM: v.standM,
     releaseM: v.releaseM,
     speedMs: v.speedMs,
@@ -89,7 +89,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
   });
   // What comes at the catcher: straight from a partner, or back off the wall.
   const comes = v.mode === "pass" ? v.speedMs : (side.answer?.speedBackMs ?? v.speedMs);
-  const react = useReckon<Reaction>("reaction", {
+  const react = useReckon("reaction", {
     speedMs: comes,
     reactionSec: v.reactionSec,
     handMoveSec: v.handMoveSec,

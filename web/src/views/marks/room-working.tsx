@@ -64,7 +64,7 @@ export function RoomWorking({ given }: { given: Given }) {
     space: given.space?.id ?? "",
     ladder: "",
   });
-  const { answer, must, problem } = useReckon<RoomSheet>("room", {
+  const { answer, must, problem } = useReckon("room", {
     room: {
       space: {
         lengthM: v.roomLengthM,

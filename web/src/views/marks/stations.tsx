@@ -51,15 +51,15 @@ export function StationsWorking({ given }: { given: Given }) {
     roles: 3,
     roleNames: "throws, catches, counts",
   });
-  const stations = useReckon<Stations>("stations", {
+  const stations = useReckon("stations", {
     groups: v.groups,
     stations: v.stations,
     explainSec: v.explainSec,
     roundSec: v.roundSec,
     swapSec: v.swapSec,
   });
-  const partners = useReckon<Partners>("partners", { people: v.people, howMany: v.howMany });
-  const roles = useReckon<Roles>("roles", { people: v.inGroup, roles: v.roles });
+  const partners = useReckon("partners", { people: v.people, howMany: v.howMany });
+  const roles = useReckon("roles", { people: v.inGroup, roles: v.roles });
   const shown = v.mode === "stations" ? stations : v.mode === "partners" ? partners : roles;
   const number = (key: keyof V & string, label: string, unit = "", path: string = key) => (
     <NumberRow

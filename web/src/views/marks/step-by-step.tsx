@@ -45,14 +45,14 @@ export function StepByStepWorking({ given }: { given: Given }) {
     fetchSec: planning.usual.fetchSec,
     walkSecPerStep: planning.usual.walkSecPerStep,
   });
-  const stairs = useReckon<Staircase>("staircase", {
+  const stairs = useReckon("staircase", {
     startStep: v.startStep,
     makesToStep: v.makesToStep,
     onMiss: v.onMiss,
     results: v.results,
     stepM: v.stepM,
   });
-  const reach = useReckon<Reach>("reach-in-time", {
+  const reach = useReckon("reach-in-time", {
     roundSec: v.roundSec,
     makesToStep: v.makesToStep,
     p: v.percentIn === null ? null : v.percentIn / 100,

@@ -45,7 +45,7 @@ export function CeilingWorking({ given }: { given: Given }) {
     space: roofed?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const { answer, must, problem } = useReckon<UnderCeiling>("under-ceiling", {
+  const { answer, must, problem } = useReckon("under-ceiling", {
     toss: {
       ceilingM: v.ceilingM,
       clearanceM: v.clearanceM,

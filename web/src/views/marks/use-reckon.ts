@@ -1,18 +1,29 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useRef } from "react";
-import { Problem } from "../../api/client";
-import { reckoning } from "../../api/queries";
+import { type Answer, Problem } from "../../api/client";
+import { type Reckoning, reckoning } from "../../api/queries";
+
+type Reckoned<N extends Reckoning> = Answer<"post", `/api/reckon/${N}`>;
 
 /** What the core answers; while a new answer is on its way, and while a field is wrong, the last one stays. */
-export function useReckon<A>(name: string, ask: unknown) {
-  const query = useQuery({ ...reckoning<A>(name, ask), placeholderData: keepPreviousData });
-  const last = useRef<A>(undefined);
-  if (query.data !== undefined) last.current = query.data;
+export function useReckon<N extends Reckoning>(
+  name: N,
+  ask: unknown,
+): {
+  answer: Reckoned<N> | undefined;
+  problem: Problem | undefined;
+  /** What a field of the question must be, if something is wrong with it. */
+  must: (field: string) => string | undefined;
+  settled: boolean;
+} {
+  const query = useQuery({ ...reckoning(name, ask), placeholderData: keepPreviousData });
+  const last = useRef<Reckoned<N>>(undefined);
+  const data = query.data as Reckoned<N> | undefined;
+  if (data !== undefined) last.current = data;
   const problem = query.error instanceof Problem ? query.error : undefined;
   return {
-    answer: query.data ?? last.current,
+    answer: data ?? last.current,
     problem,
-    /** What a field of the question must be, if something is wrong with it. */
     must: (field: string) => problem?.must(field),
     settled: !query.isFetching,
   };

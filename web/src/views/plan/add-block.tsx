@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import { fits, foundLadders } from "../../api/queries";
+import { type FitsAsked, fits, foundLadders } from "../../api/queries";
 import type { Family, Ladder, Rung, RungFit } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Sheet } from "../../ui/sheet";
@@ -30,7 +30,7 @@ export function AddBlock({
   onOpenChange: (open: boolean) => void;
   onOffer: Ladder[];
   /** class, space and time of the lesson, as the question what fits there */
-  here: string;
+  here: FitsAsked;
   spaceName: string;
   /** what it will stand behind; nothing: at the end */
   after: string | undefined;
@@ -43,7 +43,7 @@ export function AddBlock({
     if (open) setSearch("");
   }, [open]);
   const asked = useQuery({
-    ...foundLadders(new URLSearchParams(search.trim() ? { words: search.trim() } : {}).toString()),
+    ...foundLadders(search.trim() ? { words: search.trim() } : {}),
     placeholderData: keepPreviousData,
     enabled: open,
   });

@@ -21,14 +21,16 @@ export function HandOverLesson({ lesson }: { lesson: LessonLine }) {
   const [to, setTo] = useState<string>();
   const [onDay, setOnDay] = useState(lesson.onDay < localDay() ? localDay() : lesson.onDay);
   const known = (all: HandOver[]) => client.setQueryData(handOvers(lesson.id).queryKey, all);
-  const path = `/lessons/${lesson.id}/hand-overs`;
+  const path = { id: lesson.id };
   const first = people.data?.[0]?.id;
   const give = useMutation<HandOver[], Problem, void>({
-    mutationFn: () => api("POST", path, { accountId: to ?? first, onDay }),
+    mutationFn: () =>
+      api("post", "/api/lessons/{id}/hand-overs", { params: { path }, body: { accountId: to ?? first ?? "", onDay } }),
     onSuccess: known,
   });
   const takeBack = useMutation<HandOver[], Problem, string>({
-    mutationFn: (id) => api("DELETE", `${path}/${id}`),
+    mutationFn: (id) =>
+      api("delete", "/api/lessons/{id}/hand-overs/{handOverId}", { params: { path: { ...path, handOverId: id } } }),
     onSuccess: known,
   });
   const failed = [people, given].find((q) => q.isLoadingError)?.error ?? takeBack.error;

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, type Problem } from "../../api/client";
 import { keptRoutines } from "../../api/queries";
-import type { Block, KeptRoutine } from "../../api/types";
+import type { Block } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { texts } from "../../words/texts";
 
@@ -15,13 +15,8 @@ const OWN = "own";
 export function KeptRoutines({ routine, onPut }: { routine: Routine; onPut: (kept: Routine) => void }) {
   const client = useQueryClient();
   const all = useQuery(keptRoutines);
-  const change = useMutation<KeptRoutine | null, Problem, { method: "POST" | "PUT" | "DELETE"; kept?: KeptRoutine }>({
-    mutationFn: async ({ method, kept }) =>
-      (await api<KeptRoutine>(
-        method,
-        kept ? `/routines/${kept.id}` : "/routines",
-        method === "DELETE" ? undefined : { version: kept?.version ?? null, routine },
-      )) ?? null,
+  const change = useMutation<unknown, Problem, () => Promise<unknown>>({
+    mutationFn: (ask) => ask(),
     onSettled: () => client.invalidateQueries({ queryKey: keptRoutines.queryKey }),
   });
   if (!all.data) return null;
@@ -50,7 +45,9 @@ export function KeptRoutines({ routine, onPut }: { routine: Routine; onPut: (kep
             type="button"
             className="btn btn-small"
             disabled={change.isPending}
-            onClick={() => change.mutate({ method: "DELETE", kept: same })}
+            onClick={() =>
+              change.mutate(() => api("delete", "/api/routines/{id}", { params: { path: { id: same.id } } }))
+            }
           >
             {t("routine.keepNot")}
           </button>
@@ -60,7 +57,16 @@ export function KeptRoutines({ routine, onPut }: { routine: Routine; onPut: (kep
           type="button"
           className="btn btn-small"
           disabled={change.isPending}
-          onClick={() => change.mutate(sameName ? { method: "PUT", kept: sameName } : { method: "POST" })}
+          onClick={() =>
+            change.mutate(() =>
+              sameName
+                ? api("put", "/api/routines/{id}", {
+                    params: { path: { id: sameName.id } },
+                    body: { version: sameName.version, routine },
+                  })
+                : api("post", "/api/routines", { body: { version: null, routine } }),
+            )
+          }
         >
           {t(sameName ? "routine.keepChange" : "routine.keep")}
         </button>

@@ -47,7 +47,11 @@ function CopyLesson({ lesson }: { lesson: LessonLine }) {
   const [times, setTimes] = useState<number | null>(1);
   const [everyDays, setEveryDays] = useState<number | null>(WEEK);
   const copy = useLessons(
-    () => api("POST", `/lessons/${lesson.id}/copies`, { classId, onDay, times, everyDays }),
+    () =>
+      api("post", "/api/lessons/{id}/copies", {
+        params: { path: { id: lesson.id } },
+        body: { classId, onDay, times, everyDays },
+      }),
     () => undefined,
   );
   const mine = all.filter((c) => c.mayChange);
@@ -96,7 +100,11 @@ function MoveLesson({ lesson, onDone }: { lesson: LessonLine; onDone: () => void
   const [onDay, setOnDay] = useState(plusDays(lesson.onDay, WEEK));
   const [andLater, setAndLater] = useState(false);
   const move = useLessons(
-    () => api("POST", `/lessons/${lesson.id}/shifted`, { days: daysBetween(lesson.onDay, onDay), andLater }),
+    () =>
+      api("post", "/api/lessons/{id}/shifted", {
+        params: { path: { id: lesson.id } },
+        body: { days: daysBetween(lesson.onDay, onDay), andLater },
+      }),
     onDone,
   );
   if (lesson.taughtOn) return null;
@@ -124,7 +132,7 @@ function MoveLesson({ lesson, onDone }: { lesson: LessonLine; onDone: () => void
 }
 
 function DeleteLesson({ lesson, onGone }: { lesson: LessonLine; onGone: () => void }) {
-  const remove = useLessons(() => api("DELETE", `/lessons/${lesson.id}`), onGone);
+  const remove = useLessons(() => api("delete", "/api/lessons/{id}", { params: { path: { id: lesson.id } } }), onGone);
   return (
     <Part title={t("lessons.delete")} onSend={() => remove.mutate(undefined)}>
       <button type="submit" className="btn" disabled={remove.isPending}>
@@ -138,7 +146,7 @@ function DeleteLesson({ lesson, onGone }: { lesson: LessonLine; onGone: () => vo
 
 /** A lesson that was deleted a moment ago. */
 export function Gone({ lesson, onBack }: { lesson: LessonLine; onBack: () => void }) {
-  const back = useLessons(() => api("POST", `/lessons/${lesson.id}/back`), onBack);
+  const back = useLessons(() => api("post", "/api/lessons/{id}/back", { params: { path: { id: lesson.id } } }), onBack);
   return (
     <div role="status" className="mt-4 flex flex-wrap items-center gap-4 border-l-8 border-catch bg-tint p-4">
       <span>{t("lessons.gone", { name: lesson.name })}</span>

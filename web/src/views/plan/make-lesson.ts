@@ -28,7 +28,7 @@ export function useMakeLesson(at = "") {
   const navigate = useNavigate();
   const client = useQueryClient();
   return useMutation<LessonView, Problem, LessonDoc>({
-    mutationFn: (doc) => api<LessonView>("POST", "/lessons", doc),
+    mutationFn: (doc) => api("post", "/api/lessons", { body: doc }),
     onSuccess: (made) => {
       client.setQueryData(lesson(made.id).queryKey, made);
       client.invalidateQueries({ queryKey: ["lessons"] });

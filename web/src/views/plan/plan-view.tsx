@@ -77,12 +77,12 @@ function Editor({
   const rehearsed = rehearsal.data?.of === draft.lesson ? rehearsal.data.told : undefined;
   const mayRehearse = !atHome && !readOnly && blocks.length > 0;
   const { undo, redo } = plan;
-  const here = new URLSearchParams({
+  const here = {
     classId: saved.classId,
     spaceId: saved.spaceId,
     audience: draft.lesson.audience,
-    ...(draft.lesson.startMin === null ? {} : { startMin: String(draft.lesson.startMin) }),
-  }).toString();
+    ...(draft.lesson.startMin === null ? {} : { startMin: draft.lesson.startMin }),
+  };
 
   useEffect(() => {
     const byKey = (e: KeyboardEvent) => {

@@ -43,12 +43,11 @@ export function ProposeLesson({
   const asked = (soon: boolean) => ({
     queryKey: ["proposed", lessonId, lesson.minutes, lesson.startMin, lesson.audience, wish, keep, without, soon],
     queryFn: ({ signal }: { signal: AbortSignal }) =>
-      api<NextLesson>(
-        "POST",
-        `/lessons/${lessonId}/proposed`,
-        { lesson, wanted: { wish, keep, without }, soon },
+      api("post", "/api/lessons/{id}/proposed", {
+        params: { path: { id: lessonId } },
+        body: { lesson, wanted: { wish, keep, without }, soon },
         signal,
-      ),
+      }),
     enabled: open,
     gcTime: 0,
     retry: false,

@@ -13,7 +13,7 @@ export function useRehearsal(lessonId: string) {
   return useMutation<{ of: Lesson; told: Rehearsal }, Problem, Lesson>({
     mutationFn: async (lesson) => ({
       of: lesson,
-      told: await api<Rehearsal>("POST", `/lessons/${lessonId}/rehearsed`, { lesson }),
+      told: await api("post", "/api/lessons/{id}/rehearsed", { params: { path: { id: lessonId } }, body: { lesson } }),
     }),
   });
 }

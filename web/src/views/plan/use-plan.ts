@@ -13,13 +13,18 @@ export function draftOf(v: LessonView): Draft {
 
 /** A lesson after some edits, as the core works it out; nothing is saved. */
 export function edited(lessonId: string, lesson: Lesson, edits: Edit[]): Promise<Lesson> {
-  return api<Lesson>("POST", `/lessons/${lessonId}/edited`, { lesson, edits });
+  return api("post", "/api/lessons/{id}/edited", { params: { path: { id: lessonId } }, body: { lesson, edits } });
 }
+
+const storeOf = (id: string) => ({
+  load: () => api("get", "/api/lessons/{id}", { params: { path: { id } } }),
+  save: (body: LessonDoc) => api("put", "/api/lessons/{id}", { params: { path: { id } }, body }),
+});
 
 /** A lesson being changed: every change is worked out on the server and comes back saved, with its findings. */
 export function usePlan(loaded: LessonView) {
   const client = useQueryClient();
-  const kept = useVersionedDraft<LessonView, Draft>(`/lessons/${loaded.id}`, loaded, draftOf, (view) => {
+  const kept = useVersionedDraft<LessonView, Draft>(storeOf(loaded.id), loaded, draftOf, (view) => {
     client.setQueryData(lessonQuery(loaded.id).queryKey, view);
     client.invalidateQueries({ queryKey: ["lessons"] });
   });
@@ -59,7 +64,10 @@ export function usePlan(loaded: LessonView) {
   const mend = useCallback(
     async (finding: string) => {
       try {
-        const lesson = await api<Lesson>("POST", `/lessons/${loaded.id}/mended`, { version: saved.version, finding });
+        const lesson = await api("post", "/api/lessons/{id}/mended", {
+          params: { path: { id: loaded.id } },
+          body: { version: saved.version, finding },
+        });
         change({ ...newest(), lesson }, `mend ${finding} ${Date.now()}`);
       } catch (error) {
         setProblem(error instanceof Problem ? error : new Problem(0, "Not mended", String(error)));

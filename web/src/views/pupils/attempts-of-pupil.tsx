@@ -1,4 +1,5 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
+import { api } from "../../api/client";
 import { attemptsOfPupil } from "../../api/queries";
 import type { Ladder, PupilRecord } from "../../api/types";
 import { Failed } from "../../ui/states";
@@ -119,7 +120,11 @@ function Confirm({ id }: { id: string }) {
   const { send, problem } = useSend();
   return (
     <>
-      <button type="button" className="text-sm underline" onClick={() => send("POST", `/attempts/${id}/confirm`)}>
+      <button
+        type="button"
+        className="text-sm underline"
+        onClick={() => send(() => api("post", "/api/attempts/{id}/confirm", { params: { path: { id } } }))}
+      >
         {t("attemptsOfPupil.confirm")}
       </button>
       <Refused problem={problem} />

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api, perhapsEmpty } from "../../api/client";
 import type { Tried } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { texts } from "../../words/texts";
@@ -21,7 +22,15 @@ export function Correct({ tried, what }: { tried: Tried; what: string }) {
   const { send, problem } = useSend();
   const keep = async () => {
     const wanted = { seenScore: a.score, score: number(score), hits: number(hits), misses: number(misses) };
-    if (await send("POST", `/attempts/${a.id}/corrections`, { ...wanted, struck, reason })) setOpen(false);
+    if (
+      await send(() =>
+        api("post", "/api/attempts/{id}/corrections", {
+          params: { path: { id: a.id } },
+          body: perhapsEmpty({ ...wanted, struck, reason }),
+        }),
+      )
+    )
+      setOpen(false);
   };
   return (
     <>

@@ -20,7 +20,7 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
   const navigate = useNavigate();
   const erase = async () => {
     try {
-      setGone(await api<PupilGone>("DELETE", `/pupils/${record.pupilId}`));
+      setGone(await api("delete", "/api/pupils/{id}", { params: { path: { id: record.pupilId } } }));
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "Not erased", String(e)));
     }

@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { api } from "../../api/client";
 import type { PupilRecord } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
@@ -25,7 +26,12 @@ export function PlaceOfPupil({ record }: { record: PupilRecord }) {
     if (window.location.hash === "#place") section.current?.scrollIntoView({ block: "center" });
   }, []);
   const put = async (classId: string, here: boolean) => {
-    if (!(await send("PUT", `/pupils/${record.pupilId}/place`, { classId, here }))) return;
+    if (
+      !(await send(() =>
+        api("put", "/api/pupils/{id}/place", { params: { path: { id: record.pupilId } }, body: { classId, here } }),
+      ))
+    )
+      return;
     for (const key of ["classes", "lesson", "home"]) client.invalidateQueries({ queryKey: [key] });
   };
   return (

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { Found, Ladder } from "../../api/types";
 import { Refused, useSend } from "./use-send";
 
@@ -12,8 +13,10 @@ export function PutAll({ found, ladder }: { found: Found[]; ladder: Ladder }) {
     setBusy(true);
     for (const f of found) {
       const to = ladder.rungs[ladder.rungs.findIndex((r) => r.id === f.rungId) + by];
-      const said = { ladderId: ladder.id, rungId: to?.id, reason: "as advised" };
-      if (to && !(await send("POST", `/pupils/${f.pupilId}/standings`, said))) break;
+      if (!to) continue;
+      const body = { ladderId: ladder.id, rungId: to.id, reason: "as advised" };
+      if (!(await send(() => api("post", "/api/pupils/{id}/standings", { params: { path: { id: f.pupilId } }, body }))))
+        break;
     }
     setBusy(false);
   };

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { api } from "../../api/client";
 import { readiness, skillFigures } from "../../api/queries";
 import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
@@ -55,7 +56,15 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
   const [how, setHow] = useState<Readiness>(known.readiness);
   const { send, problem } = useSend();
   const keep = async () => {
-    if (!(await send("PUT", `/classes/${classId}/readiness`, { version: known.version, readiness: how }))) return;
+    if (
+      !(await send(() =>
+        api("put", "/api/classes/{id}/readiness", {
+          params: { path: { id: classId } },
+          body: { version: known.version, readiness: how },
+        }),
+      ))
+    )
+      return;
     await client.invalidateQueries({ queryKey: ["readiness"] });
     onDone();
   };

@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { Brought } from "../../api/types";
 import { BringFile } from "../../ui/bring-file";
 import { Sheet } from "../../ui/sheet";
@@ -33,7 +34,11 @@ export function ResultsSheet({
         </p>
         {mayChange && (
           <BringFile<Brought>
-            path={`/classes/${classId}/results`}
+            name={`results ${classId}`}
+            ask={(body) => api("post", "/api/classes/{id}/results", { params: { path: { id: classId } }, body })}
+            far={(key) =>
+              api("get", "/api/classes/{id}/results/progress/{key}", { params: { path: { id: classId, key } } })
+            }
             brings={(b) => b.added > 0}
             onKept={() => client.invalidateQueries({ queryKey: ["record"] })}
             tell={(b) => (

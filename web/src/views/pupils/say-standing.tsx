@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
@@ -15,7 +16,14 @@ export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder
   const [reason, setReason] = useState("");
   const { send, problem } = useSend();
   const say = async (to: string, why: string) => {
-    if (await send("POST", `/pupils/${record.pupilId}/standings`, { ladderId: ladder.id, rungId: to, reason: why }))
+    if (
+      await send(() =>
+        api("post", "/api/pupils/{id}/standings", {
+          params: { path: { id: record.pupilId } },
+          body: { ladderId: ladder.id, rungId: to, reason: why },
+        }),
+      )
+    )
       setOpen(false);
   };
   const follow = advice.verdict === "UP" ? advice.nextRungId : advice.verdict === "BACK" ? advice.rungBelowId : null;

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import type { Ladder, PupilRecord } from "../../api/types";
+import { api } from "../../api/client";
+import type { Ladder, PupilRecord, TypedIn } from "../../api/types";
 import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
@@ -43,7 +44,8 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
   const timed = type === "TIME_FOR_N" || type === "COURSE_TIME";
   const keep = async () => {
     const hits = outOf ? number(figures.score) : number(figures.hits);
-    const kept = await send("POST", `/pupils/${record.pupilId}/attempts`, {
+    // What was typed may be empty or no number: the server says so at its field.
+    const typed = {
       on,
       ladderId,
       rungId: rung?.id,
@@ -61,7 +63,10 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
       where: home ? "HOME" : "SCHOOL",
       seen,
       trial: false,
-    });
+    } as unknown as TypedIn;
+    const kept = await send(() =>
+      api("post", "/api/pupils/{id}/attempts", { params: { path: { id: record.pupilId } }, body: typed }),
+    );
     if (!kept) return;
     setFigures(empty);
     setOpen(false);

@@ -1,14 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Problem } from "../../api/client";
+import { Problem } from "../../api/client";
 
 /** Sends a change of the record and reads the record anew; what is refused is kept to be shown. */
 export function useSend() {
   const client = useQueryClient();
   const [problem, setProblem] = useState<Problem>();
-  const send = async (method: "POST" | "PUT", path: string, body?: unknown): Promise<boolean> => {
+  const send = async (ask: () => Promise<unknown>): Promise<boolean> => {
     try {
-      await api(method, path, body);
+      await ask();
       setProblem(undefined);
       await client.invalidateQueries({ queryKey: ["record"] });
       return true;

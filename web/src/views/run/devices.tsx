@@ -12,15 +12,18 @@ const t = texts("run");
 const SILENT_SEC = 25;
 const LOW = 0.2;
 
+const devicesPath = "/api/runs/{id}/devices";
+
 type Device = RunDevices["devices"][number];
 
 /** Devices beside this run: the code that pairs them, where each stands, how full it is and whether it is still heard. */
 export function Devices({ runId }: { runId: string }) {
   const client = useQueryClient();
   const key = runDevices(runId).queryKey;
+  const params = { path: { id: runId } };
   const known = useQuery(runDevices(runId));
-  const ask = useMutation<RunDevices | null, Problem, { method: "POST" | "PUT" | "DELETE"; body?: unknown }>({
-    mutationFn: async ({ method, body }) => (await api<RunDevices>(method, `/runs/${runId}/devices`, body)) ?? null,
+  const ask = useMutation<RunDevices | undefined, Problem, () => Promise<RunDevices | undefined>>({
+    mutationFn: (asked) => asked(),
     onSuccess: (now) => (now ? client.setQueryData(key, now) : client.invalidateQueries({ queryKey: key })),
   });
   const problem = ask.error ?? (known.isLoadingError ? (known.error as Problem) : null);
@@ -36,7 +39,11 @@ export function Devices({ runId }: { runId: string }) {
       {!code && (
         <p className="mt-2 flex flex-wrap items-center gap-3">
           {t("devices.what")}
-          <button type="button" className="btn btn-small" onClick={() => ask.mutate({ method: "POST" })}>
+          <button
+            type="button"
+            className="btn btn-small"
+            onClick={() => ask.mutate(() => api("post", devicesPath, { params }))}
+          >
             {t("devices.pair")}
           </button>
         </p>
@@ -60,13 +67,19 @@ export function Devices({ runId }: { runId: string }) {
                   key={d.device}
                   device={d}
                   spots={spots}
-                  onMove={(spot) => ask.mutate({ method: "PUT", body: { device: d.device, spot } })}
+                  onMove={(spot) =>
+                    ask.mutate(() => api("put", devicesPath, { params, body: { device: d.device, spot } }))
+                  }
                 />
               ))}
             </ul>
           )}
           <p className="mt-3">
-            <button type="button" className="btn btn-small" onClick={() => ask.mutate({ method: "DELETE" })}>
+            <button
+              type="button"
+              className="btn btn-small"
+              onClick={() => ask.mutate(() => api("delete", devicesPath, { params }))}
+            >
               {t("devices.close")}
             </button>
           </p>

@@ -20,7 +20,7 @@ export function RunButton({ lessonId, disabled, small }: { lessonId: string; dis
   const begin = useMutation<Run | null, Problem, { allTheSame: boolean }>({
     mutationFn: async ({ allTheSame }) => {
       const found = allTheSame ? 0 : stopsOf(await client.fetchQuery(lesson(lessonId)));
-      if (found === 0) return api<Run>("POST", "/runs", { lessonId });
+      if (found === 0) return api("post", "/api/runs", { body: { lessonId } });
       setStops(found);
       return null;
     },

@@ -31,7 +31,7 @@ export function useRun(runId: string) {
         const events = (await store.waiting(runId)).slice(0, BATCH);
         setUnsent(events.length);
         if (events.length === 0) break;
-        const answer = await api<{ acknowledged: string[] }>("POST", "/runs/events", { runId, events });
+        const answer = await api("post", "/api/runs/events", { body: { runId, events } });
         const there = new Set(answer.acknowledged);
         await store.acknowledged(
           runId,
@@ -66,7 +66,7 @@ export function useRun(runId: string) {
     let found: Run | undefined;
     try {
       const askedMs = Date.now();
-      found = await api<Run>("GET", `/runs/${runId}`);
+      found = await api("get", "/api/runs/{id}", { params: { path: { id: runId } } });
       heardClock(found.nowMs, askedMs);
       await store.keepSheet(found);
     } catch (e) {

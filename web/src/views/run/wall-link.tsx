@@ -14,10 +14,15 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
   const [wall, setWall] = useState<WallCode>();
   const [problem, setProblem] = useState<Problem>();
   const [open, setOpen] = useState(false);
-  /** POST: the code as it is; PUT: another one. */
-  const ask = async (method: "POST" | "PUT") => {
+  const path = { id: runId };
+  /** The code as it is, or another one. */
+  const ask = async (another: boolean) => {
     try {
-      setWall(await api<WallCode>(method, `/runs/${runId}/wall`));
+      setWall(
+        await (another
+          ? api("put", "/api/runs/{id}/wall", { params: { path } })
+          : api("post", "/api/runs/{id}/wall", { params: { path } })),
+      );
       setProblem(undefined);
     } catch (e) {
       setProblem(e instanceof Problem ? e : new Problem(0, "No code", String(e)));
@@ -25,7 +30,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
   };
   const close = async () => {
     try {
-      await api("DELETE", `/runs/${runId}/wall`);
+      await api("delete", "/api/runs/{id}/wall", { params: { path: { id: runId } } });
       setWall(undefined);
       setProblem(undefined);
     } catch (e) {
@@ -41,7 +46,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
         className="btn"
         onClick={() => {
           setOpen(true);
-          ask("POST");
+          ask(false);
         }}
       >
         {t("wallLink.wallSound")}
@@ -56,7 +61,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
         {!wall && !problem && (
           <p className="flex flex-wrap items-center gap-3">
             {t("wallLink.theWallFaceIs")}
-            <button type="button" className="btn" onClick={() => ask("POST")}>
+            <button type="button" className="btn" onClick={() => ask(false)}>
               {t("wallLink.openItAgain")}
             </button>
           </p>
@@ -90,7 +95,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
               )}
               <p className="text-mist">{t("wallLink.itShowsClockCue", { timeOfDay: timeOfDay(wall.untilMs) })}</p>
               <p className="flex flex-wrap gap-3">
-                <button type="button" className="btn btn-small" onClick={() => ask("PUT")}>
+                <button type="button" className="btn btn-small" onClick={() => ask(true)}>
                   {t("wallLink.anotherCode")}
                 </button>
                 <button type="button" className="btn btn-small" onClick={close}>

@@ -21,7 +21,7 @@ export function Backups() {
     setBusy(true);
     setProblem(undefined);
     try {
-      setMade(await api<BackupMade>("POST", "/backups"));
+      setMade(await api("post", "/api/backups"));
     } catch (e) {
       setMade(undefined);
       setProblem(e instanceof Problem ? e : new Problem(0, "Not made", String(e)));

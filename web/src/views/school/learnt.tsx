@@ -1,7 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import { ladders, skillFigures } from "../../api/queries";
-import type { SkillView } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { percent } from "../../words";
@@ -16,7 +15,7 @@ export function Learnt() {
   const known = useQuery(skillFigures);
   const all = useQuery(ladders);
   const learn = useMutation({
-    mutationFn: () => api<SkillView>("POST", "/skill/learn"),
+    mutationFn: () => api("post", "/api/skill/learn"),
     onSuccess: () => client.invalidateQueries(),
   });
   if (known.isPending) return <Loading what={t("learnt.title")} />;

@@ -33,12 +33,15 @@ export function People() {
   if (all.isPending) return <Loading what={t("people.thePeople")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
   const put = async (p: Person, change: Partial<PersonDoc>) => {
-    const version = (await api<Person[]>("GET", "/people")).find((x) => x.id === p.id)?.version ?? p.version;
-    return api("PUT", `/people/${p.id}`, { ...docOf(p), ...change, version });
+    const version = (await api("get", "/api/people")).find((x) => x.id === p.id)?.version ?? p.version;
+    return api("put", "/api/people/{id}", {
+      params: { path: { id: p.id } },
+      body: { ...docOf(p), ...change, version },
+    });
   };
   const change = (p: Person, c: Partial<PersonDoc>) =>
     act(
-      () => api("PUT", `/people/${p.id}`, { ...docOf(p), ...c }),
+      () => api("put", "/api/people/{id}", { params: { path: { id: p.id } }, body: { ...docOf(p), ...c } }),
       () => put(p, {}),
     );
   // A code that was shown cannot be taken back: a password that it ended is not known here.
@@ -65,7 +68,7 @@ export function People() {
         <Invite
           must={(f) => problem?.must(f)}
           onMake={async (doc) => {
-            if (await code(() => api("POST", "/people", doc))) setAdding(false);
+            if (await code(() => api("post", "/api/people", { body: doc }))) setAdding(false);
           }}
         />
       )}
@@ -93,7 +96,12 @@ export function People() {
               <span className="text-soft">{t("people.thatIsYou")}</span>
             ) : (
               <>
-                {p.active && <Reset person={p} onReset={() => code(() => api("POST", `/people/${p.id}/code`))} />}
+                {p.active && (
+                  <Reset
+                    person={p}
+                    onReset={() => code(() => api("post", "/api/people/{id}/code", { params: { path: { id: p.id } } }))}
+                  />
+                )}
                 <button type="button" className="btn btn-small" onClick={() => change(p, { active: !p.active })}>
                   {p.active ? "Close the account" : "Open it again"}
                 </button>

@@ -18,7 +18,7 @@ export function OwnAccount({ who }: { who: Who }) {
     e.preventDefault();
     setDone(false);
     try {
-      await api("PUT", "/session/password", values);
+      await api("put", "/api/session/password", { body: values });
       setValues(blank);
       setProblem(undefined);
       setDone(true);

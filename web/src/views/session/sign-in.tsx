@@ -2,7 +2,6 @@ import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, type Problem } from "../../api/client";
 import { session } from "../../api/queries";
-import type { Session } from "../../api/types";
 import { Labelled } from "../../ui/fields";
 import { texts } from "../../words/texts";
 import { PasswordRule } from "./new-password";
@@ -25,10 +24,10 @@ export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {
     try {
       const { username, password, code } = values;
       const made = setupNeeded
-        ? await api<Session>("POST", "/setup", values)
+        ? await api("post", "/api/setup", { body: values })
         : joining
-          ? await api<Session>("POST", "/session/join", { username, code, password })
-          : await api<Session>("POST", "/session", { username, password });
+          ? await api("post", "/api/session/join", { body: { username, code, password } })
+          : await api("post", "/api/session", { body: { username, password } });
       client.setQueryData(session.queryKey, made);
     } catch (error) {
       setProblem(error as Problem);

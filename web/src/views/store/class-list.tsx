@@ -34,7 +34,7 @@ export function ClassListReader({
     setText(list);
     if (list.trim() === "") return setRead(undefined);
     try {
-      const answer = await api<ClassList>("POST", "/classes/list", { text: list, meanings: meant });
+      const answer = await api("post", "/api/classes/list", { body: { text: list, meanings: meant } });
       // Something else was typed meanwhile: this answer is about the old list.
       if (turn !== asked.current) return;
       setRead(answer);

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
+import { api } from "../../api/client";
 import { classes as classesQuery, helpers as helpersQuery, session } from "../../api/queries";
 import type { ClassDoc, SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
@@ -79,10 +80,14 @@ function NewClass({ onSaved }: { onSaved: (made: SchoolClass) => void }) {
     setDoc(draft);
     sessionStorage.setItem(DRAFT, JSON.stringify(draft));
   };
-  const { problem, save } = useMade<SchoolClass>("/classes", classesQuery.queryKey, (made) => {
-    sessionStorage.removeItem(DRAFT);
-    onSaved(made);
-  });
+  const { problem, save } = useMade(
+    (body: ClassDoc) => api("post", "/api/classes", { body }),
+    classesQuery.queryKey,
+    (made) => {
+      sessionStorage.removeItem(DRAFT);
+      onSaved(made);
+    },
+  );
   return (
     <form
       className="mb-5 bg-tint p-4"
@@ -111,7 +116,10 @@ function KnownClass({ known }: { known: SchoolClass }) {
   const client = useQueryClient();
   const staff = useQuery({ ...helpersQuery, enabled: known.mayChange });
   const kept = useVersionedDraft<SchoolClass, ClassDraft>(
-    `/classes/${known.id}`,
+    {
+      load: () => api("get", "/api/classes/{id}", { params: { path: { id: known.id } } }),
+      save: (body) => api("put", "/api/classes/{id}", { params: { path: { id: known.id } }, body }),
+    },
     known,
     (v) => ({ name: v.name, pupils: v.pupils.map((p) => ({ id: p.id, details: p.details })), helperIds: v.helperIds }),
     () => {

@@ -19,7 +19,11 @@ export function GiveClass({ known }: { known: SchoolClass }) {
   const teachers = (people.data ?? []).filter((c) => c.teaches);
   const chosen = teachers.find((c) => c.id === to) ?? teachers[0];
   const give = useMutation<unknown, Problem, void>({
-    mutationFn: () => api("PUT", `/classes/${known.id}/teacher`, { version: known.version, accountId: chosen?.id }),
+    mutationFn: () =>
+      api("put", "/api/classes/{id}/teacher", {
+        params: { path: { id: known.id } },
+        body: { version: known.version, accountId: chosen?.id ?? "" },
+      }),
     onSuccess: () => client.invalidateQueries(),
   });
   return (

@@ -32,35 +32,36 @@ export function KitStoreView() {
   if (store.isLoadingError) return <Failed error={store.error} again={() => store.refetch()} />;
   const mayChange = !!who.data?.who?.teaches;
   const { items } = store.data;
-  const now = async (id: string) => (await api<KitStore>("GET", "/kit")).items.find((i) => i.id === id)?.version ?? 0;
-  const put = async (id: string, doc: KitDoc) => api<KitItem>("PUT", `/kit/${id}`, { ...doc, version: await now(id) });
+  const now = async (id: string) => (await api("get", "/api/kit")).items.find((i) => i.id === id)?.version ?? 0;
+  const put = async (id: string, doc: KitDoc) =>
+    api("put", "/api/kit/{id}", { params: { path: { id } }, body: { ...doc, version: await now(id) } });
   const change = (item: KitItem, doc: KitDoc) =>
     act(
-      () => api<KitItem>("PUT", `/kit/${item.id}`, { ...doc, version: item.version }),
+      () => api("put", "/api/kit/{id}", { params: { path: { id: item.id } }, body: { ...doc, version: item.version } }),
       () => put(item.id, docOf(item)),
     );
   const add = (kind: KitKind, count: number | null) => {
     let made: KitItem | undefined;
     return act(
       async () => {
-        made = await api<KitItem>("POST", "/kit", { version: null, kind, count, condition: "GOOD" });
+        made = await api("post", "/api/kit", { body: { version: null, kind, count, condition: "GOOD" } });
       },
-      () => api("DELETE", `/kit/${made?.id}`),
+      () => api("delete", "/api/kit/{id}", { params: { path: { id: made?.id ?? "" } } }),
     );
   };
   const startFrom = (cupboard: string) => {
     let made: KitItem[] = [];
     return act(
       async () => {
-        made = await api<KitItem[]>("POST", `/kit/from/${cupboard}`);
+        made = await api("post", "/api/kit/from/{cupboard}", { params: { path: { cupboard } } });
       },
-      () => Promise.all(made.map((m) => api("DELETE", `/kit/${m.id}`))),
+      () => Promise.all(made.map((m) => api("delete", "/api/kit/{id}", { params: { path: { id: m.id } } }))),
     );
   };
   const remove = (item: KitItem) =>
     act(
-      () => api("DELETE", `/kit/${item.id}`),
-      () => api("POST", "/kit", { version: null, ...docOf(item) }),
+      () => api("delete", "/api/kit/{id}", { params: { path: { id: item.id } } }),
+      () => api("post", "/api/kit", { body: { version: null, ...docOf(item) } }),
     );
   return (
     <section>

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { api } from "../../api/client";
 import type { RosterBrought, SchoolClass } from "../../api/types";
 import { BringFile } from "../../ui/bring-file";
 import { Sheet } from "../../ui/sheet";
@@ -23,7 +24,8 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
         </p>
         <p className="mt-3 text-soft">{t("rosterSheet.neededIsTheColumn")}</p>
         <BringFile<RosterBrought>
-          path={`/classes/${known.id}/roster`}
+          name={`roster ${known.id}`}
+          ask={(body) => api("post", "/api/classes/{id}/roster", { params: { path: { id: known.id } }, body })}
           brings={(b) => b.added.length + b.changed.length > 0}
           onKept={onKept}
           tell={(b) => (

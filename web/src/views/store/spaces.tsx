@@ -100,7 +100,7 @@ function wallsTold(place: Place) {
 
 function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
   const [doc, setDoc] = useState<SpaceDoc>({ version: null, name: "", place: plain });
-  const { problem, save } = useMade<Space>("/spaces", spaces.queryKey, onSaved);
+  const { problem, save } = useMade((body: SpaceDoc) => api("post", "/api/spaces", { body }), spaces.queryKey, onSaved);
   return (
     <form
       className="mb-5 bg-tint p-4"
@@ -124,11 +124,20 @@ function NewSpace({ onSaved }: { onSaved: (made: Space) => void }) {
   );
 }
 
+async function theSpace(id: string): Promise<Space> {
+  const there = (await api("get", "/api/spaces")).find((s) => s.id === id);
+  if (!there) throw new Problem(404, t("spaces.gone"), t("spaces.goneSay"));
+  return there;
+}
+
 function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boolean; onGone: () => void }) {
   const client = useQueryClient();
   const [stuck, setStuck] = useState<Problem>();
   const kept = useVersionedDraft<Space, Omit<SpaceDoc, "version">>(
-    `/spaces/${known.id}`,
+    {
+      load: () => theSpace(known.id),
+      save: (body) => api("put", "/api/spaces/{id}", { params: { path: { id: known.id } }, body }),
+    },
     known,
     (v) => ({ name: v.name, place: v.place }),
     () => {
@@ -139,7 +148,7 @@ function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boole
   const { draft, change, problem, saved } = kept;
   const remove = async () => {
     try {
-      await api("DELETE", `/spaces/${known.id}`);
+      await api("delete", "/api/spaces/{id}", { params: { path: { id: known.id } } });
       await client.invalidateQueries({ queryKey: spaces.queryKey });
       onGone();
     } catch (e) {

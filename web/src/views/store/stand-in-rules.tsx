@@ -31,16 +31,16 @@ export function StandInRules({
     let made: KitRuleView | undefined;
     const done = await act(
       async () => {
-        made = await api<KitRuleView>("POST", "/kit/rules", { version: null, rule: { of, by, changes } });
+        made = await api("post", "/api/kit/rules", { body: { version: null, rule: { of, by, changes } } });
       },
-      () => api("DELETE", `/kit/rules/${made?.id}`),
+      () => api("delete", "/api/kit/rules/{id}", { params: { path: { id: made?.id ?? "" } } }),
     );
     if (done) setChanges("");
   };
   const remove = (r: KitRuleView) =>
     act(
-      () => api("DELETE", `/kit/rules/${r.id}`),
-      () => api("POST", "/kit/rules", { version: null, rule: r.rule }),
+      () => api("delete", "/api/kit/rules/{id}", { params: { path: { id: r.id } } }),
+      () => api("post", "/api/kit/rules", { body: { version: null, rule: r.rule } }),
     );
   return (
     <section className="mt-8">

@@ -1,14 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Problem } from "../../api/client";
+import { Problem } from "../../api/client";
 
 /** Makes a new thing of the store: the list behind it is asked anew, a refusal stays with the form. */
-export function useMade<T>(path: string, queryKey: readonly unknown[], onSaved: (made: T) => void) {
+export function useMade<D, T>(make: (doc: D) => Promise<T>, queryKey: readonly unknown[], onSaved: (made: T) => void) {
   const client = useQueryClient();
   const [problem, setProblem] = useState<Problem>();
-  const save = async (doc: unknown) => {
+  const save = async (doc: D) => {
     try {
-      const made = await api<T>("POST", path, doc);
+      const made = await make(doc);
       await client.invalidateQueries({ queryKey });
       onSaved(made);
     } catch (e) {

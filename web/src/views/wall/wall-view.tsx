@@ -92,7 +92,7 @@ function OfRun({ code, ...lit }: { code: string } & Lit) {
   const load = useCallback(async () => {
     try {
       const askedMs = Date.now();
-      const found = await api<WallFace>("GET", `/wall/${encodeURIComponent(code)}`);
+      const found = await api("get", "/api/wall/{code}", { params: { path: { code: encodeURIComponent(code) } } });
       heardClock(found.nowMs, askedMs);
       setWall(found);
       merge(found.log);

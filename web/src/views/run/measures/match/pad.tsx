@@ -22,7 +22,7 @@ type Fault = NonNullable<Extract<Tap, { type: "BALL" }>["fault"]>;
 export function MatchPad({ taps, open, tap, sides: name, players, measure, workedMs }: PadProps<Of<"MATCH">>) {
   const [fault, setFault] = useState<Fault | "FINE">("FINE");
   const [moving, setMoving] = useState(false);
-  const { answer } = useReckon<MatchSoFar>("match-so-far", {
+  const { answer } = useReckon("match-so-far", {
     rules: measure,
     playersA: Math.max(1, players.A.length),
     playersB: Math.max(1, players.B.length),
