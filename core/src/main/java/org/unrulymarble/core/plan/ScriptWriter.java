@@ -20,7 +20,11 @@ public final class ScriptWriter {
      * @throws org.unrulymarble.core.check.Refused naming the block and field, for a ladder or rung that is not known
      */
     public static RunScript write(Lesson lesson, Setting setting) {
-        List<Placed> placed = Placed.all(lesson, setting);
+        return write(lesson, setting, Placed.all(lesson, setting));
+    }
+
+    /** @param placed the same lesson's blocks in the same setting, where somebody has placed them already */
+    public static RunScript write(Lesson lesson, Setting setting, List<Placed> placed) {
         Timeline time = Timeline.of(lesson.restRule(), lesson.transitionSec(), placed);
         return new RunScript(
                 time.segments(),

@@ -117,7 +117,7 @@ class LessonController {
         return lines(lessons.handed());
     }
 
-    private List<LessonLine> lines(List<LessonService.Known> all) {
+    private List<LessonLine> lines(List<LessonService.Listed> all) {
         Map<UUID, LocalDate> taughtOn = lessons.taughtOn(all);
         return all.stream()
                 .map(k -> new LessonLine(
@@ -127,12 +127,12 @@ class LessonController {
                         k.space().name(),
                         k.name(),
                         k.onDay(),
-                        k.lesson().startMin(),
-                        k.lesson().minutes(),
-                        k.lesson().blocks().size(),
-                        k.lesson().audience(),
+                        k.head().startMin(),
+                        k.head().minutes(),
+                        k.head().blocks().size(),
+                        k.head().audience(),
                         taughtOn.get(k.id()),
-                        k.lesson().afterNote()))
+                        k.head().afterNote()))
                 .toList();
     }
 
@@ -223,7 +223,7 @@ class LessonController {
     private static LessonView view(LessonService.Ready ready) {
         LessonService.Known k = ready.known();
         Setting setting = ready.setting();
-        Findings checked = Findings.of(k.lesson(), setting);
+        Findings checked = Findings.of(k.lesson(), setting, ready.placed());
         return new LessonView(
                 k.id(),
                 k.version(),
@@ -242,6 +242,6 @@ class LessonController {
                 k.lesson(),
                 checked.plan(),
                 checked.findings(),
-                Gather.of(k.lesson(), setting));
+                Gather.of(ready.placed(), setting));
     }
 }

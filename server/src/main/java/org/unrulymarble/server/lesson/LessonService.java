@@ -100,6 +100,9 @@ public class LessonService {
             SpaceRow space,
             boolean mayChange) {}
 
+    /** A lesson as a list has it. */
+    record Listed(UUID id, String name, LocalDate onDay, LessonHead head, Roster roster, SpaceRow space) {}
+
     /** @param classId null for the lesson's own class; times 1 to 60, each everyDays (0 to 366) after the one before */
     record Copies(
             @Nullable UUID classId,
@@ -125,27 +128,27 @@ public class LessonService {
         }
     }
 
-    /** A lesson, and all that it is planned for as that stands now. */
-    public record Ready(Known known, Setting setting) {}
+    /** A lesson, and all that it is planned for as that stands now; its blocks are placed once for whatever is made of it. */
+    public record Ready(Known known, Setting setting, List<Placed> placed) {}
 
     /** Lessons of the asker's classes, or of one of them, by day. */
     @Transactional(readOnly = true)
-    List<Known> all(UUID classId) {
+    List<Listed> all(UUID classId) {
         List<SchoolClass> classes = classId == null ? access.mine() : List.of(access.see(classId));
         return rows
                 .findByClassIdInAndGoneAtNullOrderByOnDayAscNameAsc(
                         classes.stream().map(SchoolClass::id).toList())
                 .stream()
-                .map(this::known)
+                .map(this::listed)
                 .toList();
     }
 
     /** Lessons that were handed to the asker for today. */
     @Transactional(readOnly = true)
-    List<Known> handed() {
+    List<Listed> handed() {
         return rows.findAllById(gate.handedToday()).stream()
                 .filter(row -> !row.isGone())
-                .map(this::known)
+                .map(this::listed)
                 .toList();
     }
 
@@ -159,7 +162,8 @@ public class LessonService {
     public Ready ready(UUID id) {
         Known known = see(id);
         SchoolClass schoolClass = gate.see(id, known.roster().classId());
-        return new Ready(known, setting(schoolClass, known.space(), known.lesson()));
+        Setting setting = setting(schoolClass, known.space(), known.lesson());
+        return new Ready(known, setting, Placed.all(known.lesson(), setting));
     }
 
     public Ready create(LessonDoc doc) {
@@ -185,11 +189,11 @@ public class LessonService {
     }
 
     /** Takes a deletion back. */
-    Known bringBack(UUID id) {
+    Listed bringBack(UUID id) {
         LessonRow row = rows.findById(id).orElseThrow(NotFound::new);
         access.teach(row.classId());
         row.gone(null);
-        return known(row);
+        return listed(row);
     }
 
     /**
@@ -197,12 +201,12 @@ public class LessonService {
      *
      * @throws NotFound for a class that the asker does not teach
      */
-    List<Known> copy(UUID id, Copies wanted) {
+    List<Listed> copy(UUID id, Copies wanted) {
         Known first = see(id);
         SchoolClass to = access.teach(wanted.classId() == null ? first.roster().classId() : wanted.classId());
         Set<String> pupilIds = to.pupils().stream().map(p -> p.id().toString()).collect(Collectors.toSet());
         String plan = json.writeValueAsString(first.lesson().again(pupilIds));
-        List<Known> made = new ArrayList<>();
+        List<Listed> made = new ArrayList<>();
         for (int n = 0; n < wanted.times(); n++) {
             LessonRow row = new LessonRow(UUID.randomUUID(), to.id());
             row.change(
@@ -210,13 +214,13 @@ public class LessonService {
                     wanted.onDay().plusDays((long) n * wanted.everyDays()),
                     first.space().id(),
                     plan);
-            made.add(known(rows.save(row)));
+            made.add(listed(rows.save(row)));
         }
         return made;
     }
 
     /** Moves a lesson by so many days, and those of its class on the same day or later with it if so wanted; what was taught stays. */
-    List<Known> shift(UUID id, Shift wanted) {
+    List<Listed> shift(UUID id, Shift wanted) {
         LessonRow first = row(id);
         access.teach(first.classId());
         LocalDate from = first.onDay();
@@ -230,7 +234,7 @@ public class LessonService {
         return all.stream()
                 .filter(l -> !taught.containsKey(l.id()))
                 .peek(l -> l.day(l.onDay().plusDays(wanted.days())))
-                .map(this::known)
+                .map(this::listed)
                 .toList();
     }
 
@@ -239,16 +243,16 @@ public class LessonService {
      * has results of that day: they came from paper.
      */
     @Transactional(readOnly = true)
-    Map<UUID, LocalDate> taughtOn(List<Known> lessons) {
+    Map<UUID, LocalDate> taughtOn(List<Listed> lessons) {
         Map<UUID, LocalDate> taught =
-                new HashMap<>(runs.recordedOn(lessons.stream().map(Known::id).toList()));
+                new HashMap<>(runs.recordedOn(lessons.stream().map(Listed::id).toList()));
         LocalDate today = LocalDate.now(clock);
-        Map<UUID, List<Known>> unknown = lessons.stream()
+        Map<UUID, List<Listed>> unknown = lessons.stream()
                 .filter(l -> l.onDay().isBefore(today) && !taught.containsKey(l.id()))
                 .collect(Collectors.groupingBy(l -> l.roster().classId()));
         unknown.forEach((classId, past) -> {
             Set<LocalDate> days = records.daysWithResults(
-                    classId, past.stream().map(Known::onDay).collect(Collectors.toSet()));
+                    classId, past.stream().map(Listed::onDay).collect(Collectors.toSet()));
             past.stream().filter(l -> days.contains(l.onDay())).forEach(l -> taught.put(l.id(), l.onDay()));
         });
         return taught;
@@ -345,14 +349,25 @@ public class LessonService {
                 .orElseThrow(() ->
                         new Refused("spaceId", Fault.Rule.UNKNOWN, doc.spaceId().toString()));
         Setting setting = setting(access.teach(row.classId()), space, doc.lesson());
+        List<Placed> placed = List.of();
         try {
-            Placed.all(doc.lesson(), setting);
+            placed = Placed.all(doc.lesson(), setting);
             Allowed.check(doc.lesson(), setting.catalogue(), setting.kit());
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }
         row.change(doc.name().strip(), doc.onDay(), space.id(), json.writeValueAsString(doc.lesson()));
-        return new Ready(known(rows.saveAndFlush(row)), setting);
+        return new Ready(known(rows.saveAndFlush(row)), setting, placed);
+    }
+
+    private Listed listed(LessonRow row) {
+        return new Listed(
+                row.id(),
+                row.name(),
+                row.onDay(),
+                LessonHead.read(json, row.plan()),
+                Roster.of(gate.see(row.id(), row.classId())),
+                spaces.findById(row.spaceId()).orElseThrow(NotFound::new));
     }
 
     private Known known(LessonRow row) {

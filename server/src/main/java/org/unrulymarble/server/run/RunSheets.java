@@ -67,7 +67,7 @@ class RunSheets {
                         Fault.Rule.ONE_OF,
                         Lesson.Audience.CLASS)
                 .done();
-        RunScript script = ScriptWriter.write(lesson.lesson(), ready.setting());
+        RunScript script = ScriptWriter.write(lesson.lesson(), ready.setting(), ready.placed());
         Set<String> used = new HashSet<>();
         script.blocks().forEach(b -> {
             used.add(b.ladderId());

@@ -10,6 +10,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
 
 /**
@@ -21,10 +22,15 @@ import org.unrulymarble.core.plan.Setting;
 public record Findings(LessonPlan plan, List<Finding> findings) {
 
     public static Findings of(Lesson lesson, Setting setting) {
+        return of(lesson, setting, Placed.all(lesson, setting));
+    }
+
+    /** @param placed the same lesson's blocks in the same setting, where somebody has placed them already */
+    public static Findings of(Lesson lesson, Setting setting, List<Placed> placed) {
         Map<String, String> reasons = lesson.silenced().stream()
                 .collect(Collectors.toMap(Lesson.Silenced::finding, Lesson.Silenced::reason, (a, b) -> b));
-        View view = View.of(lesson, setting);
-        LessonPlan plan = LessonPlan.of(lesson, setting, view.placed());
+        View view = View.of(lesson, setting, placed);
+        LessonPlan plan = LessonPlan.of(lesson, setting, placed);
         return new Findings(
                 plan,
                 found(view, plan).stream()

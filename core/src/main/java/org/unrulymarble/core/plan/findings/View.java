@@ -43,7 +43,11 @@ record View(Lesson lesson, Setting setting, List<Placed> placed, LooksFor looksF
     }
 
     static View of(Lesson lesson, Setting setting) {
-        return new View(lesson, setting, Placed.all(lesson, setting), LooksFor.ANY_MEND, new Known());
+        return of(lesson, setting, Placed.all(lesson, setting));
+    }
+
+    static View of(Lesson lesson, Setting setting, List<Placed> placed) {
+        return new View(lesson, setting, placed, LooksFor.ANY_MEND, new Known());
     }
 
     static View trial(Lesson lesson, Setting setting) {
