@@ -1,31 +1,6 @@
-import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { Run, RunEvent } from "../../api/types";
 import { today } from "./flat-events";
-
-/** What a device keeps of its runs until the server has it, and the run's sheet to go on without the server. */
-interface Kept extends DBSchema {
-  events: { key: string; value: { id: string; runId: string; event: RunEvent }; indexes: { run: string } };
-  sheets: { key: string; value: { id: string; run: Run } };
-  /** What the server has of a run, as this device heard it: without the server the run is shown from here. */
-  heard: { key: string; value: { id: string; runId: string; event: RunEvent }; indexes: { run: string } };
-}
-
-let opened: Promise<IDBPDatabase<Kept>> | undefined;
-
-function db(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>("unruly-marble", 3, {
-    upgrade(d, before, _, tx) {
-      if (before < 1) {
-        d.createObjectStore("events", { keyPath: "id" }).createIndex("run", "runId");
-        d.createObjectStore("sheets", { keyPath: "id" });
-      }
-      // Sheets of an older shape are asked for anew; what waits to be sent is kept as it is.
-      if (before >= 1 && before < 3) tx.objectStore("sheets").clear();
-      if (before < 2) d.createObjectStore("heard", { keyPath: "id" }).createIndex("run", "runId");
-    },
-  });
-  return opened;
-}
+import { ownStore as db } from "./own-store";
 
 /** Resolves when the event is on this device's disk. */
 export async function keep(runId: string, event: RunEvent): Promise<void> {
