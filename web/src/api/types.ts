@@ -73,6 +73,7 @@ export type MeasureType = Measure["type"];
 export type Gate = Schemas["Gate"];
 export type Stairs = Schemas["Stairs"];
 export type RoundResult = Schemas["RoundResult"];
+export type ScriptTurn = Schemas["ScriptTurn"];
 export type Segment = Schemas["Segment"];
 export type MatchSoFar = Schemas["MatchSoFar"];
 export type Crew = Schemas["Crew"];

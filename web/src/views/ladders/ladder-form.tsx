@@ -15,8 +15,8 @@ import { RungsForm } from "./rungs-form";
 
 const say = textsOf("ladders", saidLadders);
 
-/** Everything that a ladder says, in the order in which a teacher thinks of it. */
-export function LadderForm({
+/** A ladder that is being written. */
+function useLadderForm({
   ladder,
   used,
   onChange,
@@ -43,64 +43,18 @@ export function LadderForm({
       { ...ladder, faults: ladder.faults.map((f, n) => (n === i ? { ...f, ...change } : f)) },
       `fault ${i} ${Object.keys(change)}`,
     );
+  return { ladder, used, onChange, must, kinds, set, foot, role, fault };
+}
+
+type Parts = ReturnType<typeof useLadderForm>;
+
+/** Everything that a ladder says, in the order in which a teacher thinks of it. */
+export function LadderForm(props: Parameters<typeof useLadderForm>[0]) {
+  const parts = useLadderForm(props);
+  const { ladder, used, onChange, must, kinds, set, fault } = parts;
   return (
     <div className="space-y-8">
-      <Part title={say("ladderForm.whatItIs")}>
-        <div className="flex flex-wrap items-end gap-4">
-          <Words
-            label={say("ladderForm.nameOfTheLadder")}
-            value={ladder.name}
-            must={must("name")}
-            onChange={(name) => set({ name })}
-            className="min-w-64 flex-1"
-          />
-          <Pick
-            label={say("ladderForm.family")}
-            value={ladder.family}
-            words={familyWord}
-            onChange={(f) => set({ family: f })}
-          />
-          <Pick
-            label={say("ladderForm.whereInALesson")}
-            value={ladder.part}
-            words={part}
-            onChange={(p) => set({ part: p })}
-          />
-          <Pick
-            label={say("ladderForm.noise")}
-            value={ladder.noise}
-            words={noise}
-            onChange={(n) => set({ noise: n })}
-          />
-          <Num
-            label={say("ladderForm.effort1To5")}
-            value={ladder.effort}
-            must={must("effort")}
-            onChange={(effort) => set({ effort })}
-          />
-        </div>
-        <Words
-          label={say("ladderForm.sportsWithCommasBetween")}
-          value={ladder.sports.join(", ")}
-          must={must("sports")}
-          onChange={(text) =>
-            set({
-              sports: text
-                .split(",")
-                .map((s) => s.trimStart())
-                .filter((s, i, a) => s !== "" || (i === a.length - 1 && a.length > 1)),
-            })
-          }
-        />
-        <Chips
-          label={say("ladderForm.trains")}
-          value={ladder.aspects}
-          words={aspect}
-          onChange={(aspects) => set({ aspects })}
-          must={must("aspects")}
-        />
-      </Part>
-
+      <WhatItIs {...parts} />
       <Part title={say("ladderForm.theRungsEasiestFirst")}>
         {must("rungs") && (
           <p role="alert" className="font-semibold text-alert">
@@ -110,142 +64,8 @@ export function LadderForm({
         <RungsForm ladder={ladder} used={used} onChange={onChange} must={must} />
       </Part>
 
-      <Part title={say("ladderForm.whoIsAtA")}>
-        {ladder.roles.map((r, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a part has no id, and keeps its place while it is written
-          <div key={i} className="flex flex-wrap items-end gap-3">
-            <Words
-              label={say("ladderForm.called")}
-              value={r.name}
-              must={must(`roles[${i}].name`)}
-              onChange={(name) => role(i, { name })}
-              className="w-40"
-            />
-            <label className="flex items-center gap-2 pb-2">
-              <input
-                type="checkbox"
-                checked={r.works}
-                disabled={i === 0}
-                onChange={(e) => role(i, { works: e.target.checked })}
-              />{" "}
-              {say("ladderForm.doesWhatIsCounted")}
-            </label>
-            {!r.works && (
-              <label className="flex items-center gap-2 pb-2">
-                <input type="checkbox" checked={r.busy} onChange={(e) => role(i, { busy: e.target.checked })} />{" "}
-                {say("ladderForm.movesTooNoRest")}
-              </label>
-            )}
-            <Words
-              label={say("ladderForm.whatToTellThem")}
-              value={r.line}
-              must={must(`roles[${i}].line`)}
-              onChange={(line) => role(i, { line })}
-              className="min-w-56 flex-1"
-            />
-            {i > 0 && (
-              <button
-                type="button"
-                className="btn btn-small mb-1"
-                aria-label={`Take out ${r.name}`}
-                onClick={() => set({ roles: ladder.roles.filter((_, n) => n !== i) })}
-              >
-                <Trash2 size={16} aria-hidden />
-              </button>
-            )}
-          </div>
-        ))}
-        <button
-          type="button"
-          className="btn btn-small"
-          onClick={() => set({ roles: [...ladder.roles, { name: "counter", works: false, busy: false, line: "" }] })}
-        >
-          <Plus size={16} aria-hidden /> {say("ladderForm.somebodyElse")}
-        </button>
-      </Part>
-
-      <Part title={say("ladderForm.theFloorForOne")}>
-        <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <Num
-            label={say("ladderForm.length")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.footprint.lengthM}
-            must={must("footprint.lengthM")}
-            onChange={(lengthM) => foot({ lengthM })}
-          />
-          <Num
-            label={say("ladderForm.width")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.footprint.widthM}
-            must={must("footprint.widthM")}
-            onChange={(widthM) => foot({ widthM })}
-          />
-          <Num
-            label={say("ladderForm.betweenTwo")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.footprint.gapM}
-            must={must("footprint.gapM")}
-            onChange={(gapM) => foot({ gapM })}
-          />
-          <Num
-            label={say("ladderForm.toTheEdge")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.footprint.edgeM}
-            must={must("footprint.edgeM")}
-            onChange={(edgeM) => foot({ edgeM })}
-          />
-          <Num
-            label={say("ladderForm.freeHeight")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.footprint.heightM}
-            must={must("footprint.heightM")}
-            onChange={(heightM) => foot({ heightM })}
-          />
-          <Num
-            label={say("ladderForm.reachOfASwing")}
-            unit={say("ladderForm.m")}
-            step={0.1}
-            value={ladder.swingM}
-            must={must("swingM")}
-            onChange={(swingM) => set({ swingM })}
-          />
-        </p>
-        <p className="flex flex-wrap gap-5">
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              checked={ladder.footprint.needsWall}
-              onChange={(e) => foot({ needsWall: e.target.checked })}
-            />{" "}
-            {say("ladderForm.atAFreeWall")}
-          </label>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              checked={ladder.footprint.oneRow}
-              onChange={(e) => foot({ oneRow: e.target.checked })}
-            />{" "}
-            {say("ladderForm.allInOneRow")}
-          </label>
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={ladder.counted} onChange={(e) => set({ counted: e.target.checked })} />{" "}
-            {say("ladderForm.resultsAreKept")}
-          </label>
-        </p>
-        <Chips
-          label={say("ladderForm.goesOn")}
-          value={ladder.surfaces}
-          words={surfaceWord as Record<Ladder["surfaces"][number], string>}
-          onChange={(surfaces) => set({ surfaces })}
-          must={must("surfaces")}
-        />
-      </Part>
-
+      <Roles {...parts} />
+      <Floor {...parts} />
       <Part title={say("ladderForm.kit")}>
         <KitForm
           kit={ladder.kit}
@@ -358,6 +178,208 @@ export function LadderForm({
         />
       </Part>
     </div>
+  );
+}
+
+/** What it is called, where it belongs and what it trains. */
+function WhatItIs({ ladder, must, set }: Parts) {
+  return (
+    <Part title={say("ladderForm.whatItIs")}>
+      <div className="flex flex-wrap items-end gap-4">
+        <Words
+          label={say("ladderForm.nameOfTheLadder")}
+          value={ladder.name}
+          must={must("name")}
+          onChange={(name) => set({ name })}
+          className="min-w-64 flex-1"
+        />
+        <Pick
+          label={say("ladderForm.family")}
+          value={ladder.family}
+          words={familyWord}
+          onChange={(f) => set({ family: f })}
+        />
+        <Pick
+          label={say("ladderForm.whereInALesson")}
+          value={ladder.part}
+          words={part}
+          onChange={(p) => set({ part: p })}
+        />
+        <Pick label={say("ladderForm.noise")} value={ladder.noise} words={noise} onChange={(n) => set({ noise: n })} />
+        <Num
+          label={say("ladderForm.effort1To5")}
+          value={ladder.effort}
+          must={must("effort")}
+          onChange={(effort) => set({ effort })}
+        />
+      </div>
+      <Words
+        label={say("ladderForm.sportsWithCommasBetween")}
+        value={ladder.sports.join(", ")}
+        must={must("sports")}
+        onChange={(text) =>
+          set({
+            sports: text
+              .split(",")
+              .map((s) => s.trimStart())
+              .filter((s, i, a) => s !== "" || (i === a.length - 1 && a.length > 1)),
+          })
+        }
+      />
+      <Chips
+        label={say("ladderForm.trains")}
+        value={ladder.aspects}
+        words={aspect}
+        onChange={(aspects) => set({ aspects })}
+        must={must("aspects")}
+      />
+    </Part>
+  );
+}
+
+/** Who is at a spot. */
+function Roles({ ladder, must, set, role }: Parts) {
+  return (
+    <Part title={say("ladderForm.whoIsAtA")}>
+      {ladder.roles.map((r, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a part has no id, and keeps its place while it is written
+        <div key={i} className="flex flex-wrap items-end gap-3">
+          <Words
+            label={say("ladderForm.called")}
+            value={r.name}
+            must={must(`roles[${i}].name`)}
+            onChange={(name) => role(i, { name })}
+            className="w-40"
+          />
+          <label className="flex items-center gap-2 pb-2">
+            <input
+              type="checkbox"
+              checked={r.works}
+              disabled={i === 0}
+              onChange={(e) => role(i, { works: e.target.checked })}
+            />{" "}
+            {say("ladderForm.doesWhatIsCounted")}
+          </label>
+          {!r.works && (
+            <label className="flex items-center gap-2 pb-2">
+              <input type="checkbox" checked={r.busy} onChange={(e) => role(i, { busy: e.target.checked })} />{" "}
+              {say("ladderForm.movesTooNoRest")}
+            </label>
+          )}
+          <Words
+            label={say("ladderForm.whatToTellThem")}
+            value={r.line}
+            must={must(`roles[${i}].line`)}
+            onChange={(line) => role(i, { line })}
+            className="min-w-56 flex-1"
+          />
+          {i > 0 && (
+            <button
+              type="button"
+              className="btn btn-small mb-1"
+              aria-label={`Take out ${r.name}`}
+              onClick={() => set({ roles: ladder.roles.filter((_, n) => n !== i) })}
+            >
+              <Trash2 size={16} aria-hidden />
+            </button>
+          )}
+        </div>
+      ))}
+      <button
+        type="button"
+        className="btn btn-small"
+        onClick={() => set({ roles: [...ladder.roles, { name: "counter", works: false, busy: false, line: "" }] })}
+      >
+        <Plus size={16} aria-hidden /> {say("ladderForm.somebodyElse")}
+      </button>
+    </Part>
+  );
+}
+
+/** The floor for one spot, and where it goes. */
+function Floor({ ladder, must, set, foot }: Parts) {
+  return (
+    <Part title={say("ladderForm.theFloorForOne")}>
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <Num
+          label={say("ladderForm.length")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.footprint.lengthM}
+          must={must("footprint.lengthM")}
+          onChange={(lengthM) => foot({ lengthM })}
+        />
+        <Num
+          label={say("ladderForm.width")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.footprint.widthM}
+          must={must("footprint.widthM")}
+          onChange={(widthM) => foot({ widthM })}
+        />
+        <Num
+          label={say("ladderForm.betweenTwo")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.footprint.gapM}
+          must={must("footprint.gapM")}
+          onChange={(gapM) => foot({ gapM })}
+        />
+        <Num
+          label={say("ladderForm.toTheEdge")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.footprint.edgeM}
+          must={must("footprint.edgeM")}
+          onChange={(edgeM) => foot({ edgeM })}
+        />
+        <Num
+          label={say("ladderForm.freeHeight")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.footprint.heightM}
+          must={must("footprint.heightM")}
+          onChange={(heightM) => foot({ heightM })}
+        />
+        <Num
+          label={say("ladderForm.reachOfASwing")}
+          unit={say("ladderForm.m")}
+          step={0.1}
+          value={ladder.swingM}
+          must={must("swingM")}
+          onChange={(swingM) => set({ swingM })}
+        />
+      </p>
+      <p className="flex flex-wrap gap-5">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={ladder.footprint.needsWall}
+            onChange={(e) => foot({ needsWall: e.target.checked })}
+          />{" "}
+          {say("ladderForm.atAFreeWall")}
+        </label>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={ladder.footprint.oneRow}
+            onChange={(e) => foot({ oneRow: e.target.checked })}
+          />{" "}
+          {say("ladderForm.allInOneRow")}
+        </label>
+        <label className="flex items-center gap-2">
+          <input type="checkbox" checked={ladder.counted} onChange={(e) => set({ counted: e.target.checked })} />{" "}
+          {say("ladderForm.resultsAreKept")}
+        </label>
+      </p>
+      <Chips
+        label={say("ladderForm.goesOn")}
+        value={ladder.surfaces}
+        words={surfaceWord as Record<Ladder["surfaces"][number], string>}
+        onChange={(surfaces) => set({ surfaces })}
+        must={must("surfaces")}
+      />
+    </Part>
   );
 }
 

@@ -9,8 +9,8 @@ import { ScoringForm } from "./scoring-form";
 
 const t = textsOf("ladders", saidLadders);
 
-/** One rung: what changes, what to do, what counts, what it is planned with. */
-export function RungForm({
+/** A rung that is being written. */
+function useRungForm({
   rung,
   first,
   onChange,
@@ -26,8 +26,77 @@ export function RungForm({
   const { clock, count, gate: byGate, staircase } = rung.doses;
   const dose = (change: Partial<Rung["doses"]>) => set({ doses: { ...rung.doses, ...change } });
   const pace = (change: Partial<Rung["pace"]>) => set({ pace: { ...rung.pace, ...change } });
+  return { rung, first, must, set, levers, clock, count, byGate, staircase, dose, pace };
+}
+
+type Parts = ReturnType<typeof useRungForm>;
+
+/** One rung: what changes, what to do, what counts, what it is planned with. */
+export function RungForm(props: Parameters<typeof useRungForm>[0]) {
+  const parts = useRungForm(props);
+  const { rung, must, set } = parts;
   return (
     <div className="space-y-3">
+      <Wording {...parts} />
+      <div className="flex flex-wrap items-end gap-4">
+        <Pick label={t("rungForm.sides")} value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
+        <Pick
+          label={t("rungForm.measuredBy")}
+          value={rung.measure.type}
+          words={measure}
+          onChange={(type) => set(measuredBy(type, rung))}
+        />
+        <Words
+          label={t("rungForm.oneCountedThingIn")}
+          value={rung.unit}
+          must={must("unit")}
+          onChange={(unit) => set({ unit })}
+          className="w-60"
+        />
+      </div>
+      <GateForm rung={rung} must={must} onChange={(gate) => set({ gate })} />
+      <ScoringForm rung={rung} must={must} onChange={set} />
+      <Amounts {...parts} />
+      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <strong>{t("rungForm.onlyWhereItMatters")}</strong>
+        <Num
+          label={t("rungForm.distance")}
+          unit={t("rungForm.m")}
+          step={0.1}
+          value={rung.standM}
+          must={must("standM")}
+          onChange={(standM) => set({ standM })}
+        />
+        <Num
+          label={t("rungForm.freeHeight")}
+          unit={t("rungForm.m")}
+          step={0.1}
+          value={rung.heightM}
+          must={must("heightM")}
+          onChange={(heightM) => set({ heightM })}
+        />
+        <Num
+          label={t("rungForm.clapsUnderAToss")}
+          value={rung.claps}
+          must={must("claps")}
+          onChange={(claps) => set({ claps })}
+        />
+      </p>
+      <Chips
+        label={t("rungForm.mayBeAdded")}
+        value={rung.modifiers}
+        words={modifierWord}
+        onChange={(modifiers) => set({ modifiers })}
+        must={must("modifiers")}
+      />
+    </div>
+  );
+}
+
+/** What it is called, what changes, what to do and what counts. */
+function Wording({ rung, first, must, set, levers }: Parts) {
+  return (
+    <>
       <div className="flex flex-wrap items-end gap-4">
         <Words
           label={t("rungForm.name")}
@@ -86,24 +155,14 @@ export function RungForm({
           onChange={(harder) => set({ harder })}
         />
       </div>
-      <div className="flex flex-wrap items-end gap-4">
-        <Pick label={t("rungForm.sides")} value={rung.sides} words={rungSides} onChange={(sides) => set({ sides })} />
-        <Pick
-          label={t("rungForm.measuredBy")}
-          value={rung.measure.type}
-          words={measure}
-          onChange={(type) => set(measuredBy(type, rung))}
-        />
-        <Words
-          label={t("rungForm.oneCountedThingIn")}
-          value={rung.unit}
-          must={must("unit")}
-          onChange={(unit) => set({ unit })}
-          className="w-60"
-        />
-      </div>
-      <GateForm rung={rung} must={must} onChange={(gate) => set({ gate })} />
-      <ScoringForm rung={rung} must={must} onChange={set} />
+    </>
+  );
+}
+
+/** How fast it goes, and how much of it by each way of dosing. */
+function Amounts({ rung, must, clock, count, byGate, staircase, dose, pace }: Parts) {
+  return (
+    <>
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <strong>{t("rungForm.pace")}</strong>
         <Num
@@ -224,38 +283,6 @@ export function RungForm({
           onChange={(m) => dose({ staircase: { ...staircase, onMiss: m } })}
         />
       </p>
-      <p className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <strong>{t("rungForm.onlyWhereItMatters")}</strong>
-        <Num
-          label={t("rungForm.distance")}
-          unit={t("rungForm.m")}
-          step={0.1}
-          value={rung.standM}
-          must={must("standM")}
-          onChange={(standM) => set({ standM })}
-        />
-        <Num
-          label={t("rungForm.freeHeight")}
-          unit={t("rungForm.m")}
-          step={0.1}
-          value={rung.heightM}
-          must={must("heightM")}
-          onChange={(heightM) => set({ heightM })}
-        />
-        <Num
-          label={t("rungForm.clapsUnderAToss")}
-          value={rung.claps}
-          must={must("claps")}
-          onChange={(claps) => set({ claps })}
-        />
-      </p>
-      <Chips
-        label={t("rungForm.mayBeAdded")}
-        value={rung.modifiers}
-        words={modifierWord}
-        onChange={(modifiers) => set({ modifiers })}
-        must={must("modifiers")}
-      />
-    </div>
+    </>
   );
 }

@@ -28,7 +28,8 @@ type V = {
   wantPercent: number | null;
 };
 
-export function AimWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useAim(given: Given) {
   const { units } = given;
   const [v, change] = useValues<V>({
     rings: [
@@ -55,6 +56,14 @@ export function AimWorking({ given }: { given: Given }) {
     change({ rings: v.rings.map((r, k) => (k === i ? { ...r, ...patch } : r)) });
   const hit = (i: number, n: number | null) => change({ hits: v.hits.map((h, k) => (k === i ? n : h)) });
   const last = v.rings[v.rings.length - 1]?.outerRadiusCm ?? 45;
+  return { given, units, v, change, tapped, answer, must, problem, ring, hit, last };
+}
+
+type Parts = ReturnType<typeof useAim>;
+
+export function AimWorking({ given }: { given: Given }) {
+  const parts = useAim(given);
+  const { units, v, change, answer, problem, ring } = parts;
   return (
     <Working
       title={t("aim.aim")}
@@ -63,126 +72,7 @@ export function AimWorking({ given }: { given: Given }) {
       problem={problem}
       drawing={<Drawing v={v} answer={answer} change={change} units={units} ring={ring} />}
       said={answer ? told(answer, v, units) : []}
-      controls={
-        <>
-          <Group title={t("aim.whereThrowsLanded")}>
-            <p className="text-[0.95rem]">
-              {t("aim.tapInTheDrawing")}
-              {tapped ? "" : " Or enter counts below."}
-            </p>
-            <div className="flex flex-wrap gap-2">
-              <button
-                type="button"
-                className="btn btn-small"
-                onClick={() => change({ points: [...v.points, { xCm: 0, yCm: 0 }] })}
-              >
-                <Plus size={16} aria-hidden /> {t("aim.landing")}
-              </button>
-              <button
-                type="button"
-                className="btn btn-small"
-                disabled={!tapped}
-                onClick={() => change({ points: v.points.slice(0, -1) })}
-              >
-                {t("aim.takeBack")}
-              </button>
-              <button type="button" className="btn btn-small" disabled={!tapped} onClick={() => change({ points: [] })}>
-                <Trash2 size={16} aria-hidden /> {t("aim.clear")}
-              </button>
-            </div>
-          </Group>
-          <Group title={t("aim.ringsFromTheMiddle")}>
-            {v.rings.map((r, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
-              <div key={i} className="space-y-1 border-l-4 border-target pl-2">
-                {units === "feet" ? (
-                  <LengthField
-                    label={`Ring ${i + 1} radius`}
-                    units={units}
-                    valueM={r.outerRadiusCm === null ? null : r.outerRadiusCm / 100}
-                    must={must(`rings[${i}].outerRadiusCm`)}
-                    onChange={(m) => ring(i, { outerRadiusCm: m === null ? null : m * 100 })}
-                  />
-                ) : (
-                  <NumberRow
-                    label={`Ring ${i + 1} radius`}
-                    unit={t("aim.cm")}
-                    value={r.outerRadiusCm}
-                    must={must(`rings[${i}].outerRadiusCm`)}
-                    onChange={(outerRadiusCm) => ring(i, { outerRadiusCm })}
-                  />
-                )}
-                <NumberRow
-                  label={t("aim.points")}
-                  value={r.points}
-                  must={must(`rings[${i}].points`)}
-                  onChange={(points) => ring(i, { points })}
-                />
-                {tapped ? (
-                  <p className="flex justify-between pr-9">
-                    <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? 0}</b>
-                  </p>
-                ) : (
-                  <NumberRow
-                    label={t("aim.landedInIt")}
-                    value={v.hits[i] ?? null}
-                    must={must(`hits[${i}]`)}
-                    onChange={(n) => hit(i, n)}
-                  />
-                )}
-              </div>
-            ))}
-            {tapped ? (
-              <p className="flex justify-between pr-9">
-                <span>{t("aim.outside")}</span> <b>{answer?.outside ?? 0}</b>
-              </p>
-            ) : (
-              <NumberRow
-                label={t("aim.outside")}
-                value={v.outside}
-                must={must("outside")}
-                onChange={(outside) => change({ outside })}
-              />
-            )}
-            <div className="flex gap-2">
-              <button
-                type="button"
-                className="btn btn-small"
-                disabled={v.rings.length >= 12}
-                onClick={() =>
-                  change({ rings: [...v.rings, { outerRadiusCm: last + 15, points: 1 }], hits: [...v.hits, 0] })
-                }
-              >
-                {t("aim.ringMore")}
-              </button>
-              <button
-                type="button"
-                className="btn btn-small"
-                disabled={v.rings.length < 2}
-                onClick={() => change({ rings: v.rings.slice(0, -1), hits: v.hits.slice(0, -1) })}
-              >
-                {t("aim.ringLess")}
-              </button>
-            </div>
-          </Group>
-          <Group title={t("aim.wanted")}>
-            <LengthField
-              label={t("aim.thrownFrom")}
-              units={units}
-              valueM={v.distanceM}
-              must={must("distanceM")}
-              onChange={(distanceM) => change({ distanceM })}
-            />
-            <NumberRow
-              label={t("aim.shareThatShouldGo")}
-              unit="%"
-              value={v.wantPercent}
-              must={must("wantShare") && "must be between 0 and 100"}
-              onChange={(wantPercent) => change({ wantPercent })}
-            />
-          </Group>
-        </>
-      }
+      controls={<Controls {...parts} />}
       measures={[
         { what: "Line to throw from, to the target", m: v.distanceM ?? 0 },
         ...v.rings.map((r, i) => ({
@@ -198,6 +88,135 @@ export function AimWorking({ given }: { given: Given }) {
       ]}
       cautions={["GLASS_BEHIND_TARGET", "HARD_BALL_FACE", "LOOSE_BALLS", "TRIP_MARKERS"]}
     />
+  );
+}
+
+function Controls(parts: Parts) {
+  const { units, v, change, tapped, must } = parts;
+  return (
+    <>
+      <Group title={t("aim.whereThrowsLanded")}>
+        <p className="text-[0.95rem]">
+          {t("aim.tapInTheDrawing")}
+          {tapped ? "" : " Or enter counts below."}
+        </p>
+        <div className="flex flex-wrap gap-2">
+          <button
+            type="button"
+            className="btn btn-small"
+            onClick={() => change({ points: [...v.points, { xCm: 0, yCm: 0 }] })}
+          >
+            <Plus size={16} aria-hidden /> {t("aim.landing")}
+          </button>
+          <button
+            type="button"
+            className="btn btn-small"
+            disabled={!tapped}
+            onClick={() => change({ points: v.points.slice(0, -1) })}
+          >
+            {t("aim.takeBack")}
+          </button>
+          <button type="button" className="btn btn-small" disabled={!tapped} onClick={() => change({ points: [] })}>
+            <Trash2 size={16} aria-hidden /> {t("aim.clear")}
+          </button>
+        </div>
+      </Group>
+      <RingRows {...parts} />
+      <Group title={t("aim.wanted")}>
+        <LengthField
+          label={t("aim.thrownFrom")}
+          units={units}
+          valueM={v.distanceM}
+          must={must("distanceM")}
+          onChange={(distanceM) => change({ distanceM })}
+        />
+        <NumberRow
+          label={t("aim.shareThatShouldGo")}
+          unit="%"
+          value={v.wantPercent}
+          must={must("wantShare") && "must be between 0 and 100"}
+          onChange={(wantPercent) => change({ wantPercent })}
+        />
+      </Group>
+    </>
+  );
+}
+
+/** A ring a row: how large, worth what, how many landed in it. */
+function RingRows({ units, v, change, tapped, answer, must, ring, hit, last }: Parts) {
+  return (
+    <Group title={t("aim.ringsFromTheMiddle")}>
+      {v.rings.map((r, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
+        <div key={i} className="space-y-1 border-l-4 border-target pl-2">
+          {units === "feet" ? (
+            <LengthField
+              label={`Ring ${i + 1} radius`}
+              units={units}
+              valueM={r.outerRadiusCm === null ? null : r.outerRadiusCm / 100}
+              must={must(`rings[${i}].outerRadiusCm`)}
+              onChange={(m) => ring(i, { outerRadiusCm: m === null ? null : m * 100 })}
+            />
+          ) : (
+            <NumberRow
+              label={`Ring ${i + 1} radius`}
+              unit={t("aim.cm")}
+              value={r.outerRadiusCm}
+              must={must(`rings[${i}].outerRadiusCm`)}
+              onChange={(outerRadiusCm) => ring(i, { outerRadiusCm })}
+            />
+          )}
+          <NumberRow
+            label={t("aim.points")}
+            value={r.points}
+            must={must(`rings[${i}].points`)}
+            onChange={(points) => ring(i, { points })}
+          />
+          {tapped ? (
+            <p className="flex justify-between pr-9">
+              <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? 0}</b>
+            </p>
+          ) : (
+            <NumberRow
+              label={t("aim.landedInIt")}
+              value={v.hits[i] ?? null}
+              must={must(`hits[${i}]`)}
+              onChange={(n) => hit(i, n)}
+            />
+          )}
+        </div>
+      ))}
+      {tapped ? (
+        <p className="flex justify-between pr-9">
+          <span>{t("aim.outside")}</span> <b>{answer?.outside ?? 0}</b>
+        </p>
+      ) : (
+        <NumberRow
+          label={t("aim.outside")}
+          value={v.outside}
+          must={must("outside")}
+          onChange={(outside) => change({ outside })}
+        />
+      )}
+      <div className="flex gap-2">
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={v.rings.length >= 12}
+          onClick={() => change({ rings: [...v.rings, { outerRadiusCm: last + 15, points: 1 }], hits: [...v.hits, 0] })}
+        >
+          {t("aim.ringMore")}
+        </button>
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={v.rings.length < 2}
+          onClick={() => change({ rings: v.rings.slice(0, -1), hits: v.hits.slice(0, -1) })}
+        >
+          {t("aim.ringLess")}
+        </button>
+      </div>
+    </Group>
   );
 }
 

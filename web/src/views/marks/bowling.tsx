@@ -22,8 +22,8 @@ type V = {
 } & KeptAs;
 type Zone = ZoneBall["zone"];
 
-/** The umpire's ledger: one tap a ball beside a drawn batter. */
-export function BowlingWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useBowling(given: Given) {
   const pupils = given.chosen?.pupils.map((p) => p.name) ?? [];
   const [v, change] = useValues<V>({
     batter: pupils[0] ?? "Batter 1",
@@ -46,6 +46,15 @@ export function BowlingWorking({ given }: { given: Given }) {
   const bowlers = [...new Set(v.balls.map((b) => b.bowler))];
   const known = pupilsByName(bowlers, given);
   const names = (now: string) => [...new Set([now, ...pupils])].map((n) => ({ value: n, text: n }));
+  return { given, pupils, v, change, also, setAlso, answer, must, problem, bowled, bowlers, known, names };
+}
+
+type Parts = ReturnType<typeof useBowling>;
+
+/** The umpire's ledger: one tap a ball beside a drawn batter. */
+export function BowlingWorking({ given }: { given: Given }) {
+  const parts = useBowling(given);
+  const { v, answer, problem, bowled } = parts;
   return (
     <Working
       title={t("bowling.bowlingToABatter")}
@@ -54,115 +63,123 @@ export function BowlingWorking({ given }: { given: Given }) {
       problem={problem}
       drawing={<Batter hand={v.batHand} onZone={bowled} />}
       said={answer ? told(answer, v) : []}
-      aside={
-        <>
-          <div className="mt-3 flex flex-wrap items-center gap-4 print:hidden">
-            <span className="font-semibold">{t("bowling.theNextTapAlso")}</span>
-            {(
-              [
-                ["bounced", "bounced"],
-                ["jerkyArm", "arm not smooth"],
-                ["footOver", "foot over"],
-              ] as const
-            ).map(([key, text]) => (
-              <Switch key={key} label={text} on={also[key]} onChange={(on) => setAlso({ ...also, [key]: on })} />
-            ))}
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={v.balls.length === 0}
-              onClick={() => change({ balls: v.balls.slice(0, -1) })}
-            >
-              {t("bowling.takeBack")}
-            </button>
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={v.balls.length === 0}
-              onClick={() => change({ balls: [], ...notKept })}
-            >
-              {t("bowling.newInnings")}
-            </button>
-          </div>
-          {answer && <Ledger answer={answer} v={v} />}
-          <KeepGame
-            given={given}
-            measure="NO_BALLS"
-            players={Object.keys(known).length}
-            left={bowlers.filter((b) => !known[b])}
-            ready={v.balls.length > 0}
-            kept={v}
-            far={v.balls.length}
-            game={(kept) => ({
-              type: "BOWLING",
-              ...kept,
-              sheet: { balls: v.balls, batterNow: v.batter, bowlerNow: v.bowler },
-              bowlers: known,
-            })}
-            onKept={change}
-          />
-        </>
-      }
-      controls={
-        <>
-          <Group title={t("bowling.who")}>
-            {pupils.length > 0 ? (
-              <>
-                <Pick
-                  label={t("bowling.batter")}
-                  value={v.batter}
-                  options={names(v.batter)}
-                  onPick={(batter) => change({ batter })}
-                />
-                <Pick
-                  label={t("bowling.bowler")}
-                  value={v.bowler}
-                  options={names(v.bowler)}
-                  onPick={(bowler) => change({ bowler })}
-                />
-              </>
-            ) : (
-              (["batter", "bowler"] as const).map((key) => (
-                <label key={key} className="flex items-center gap-2">
-                  <span className="mr-auto">{key === "batter" ? "Batter" : "Bowler"}</span>
-                  <input
-                    className="field w-40"
-                    maxLength={60}
-                    value={v[key]}
-                    aria-invalid={!!must(`${key}Now`)}
-                    onChange={(e) => change({ [key]: e.target.value } as Partial<V>)}
-                  />
-                </label>
-              ))
-            )}
-            <Pick
-              label={t("bowling.batInThe")}
-              value={v.batHand}
-              options={[
-                { value: "RIGHT", text: t("bowling.rightHand") },
-                { value: "LEFT", text: t("bowling.leftHand") },
-              ]}
-              onPick={(batHand) => change({ batHand })}
-            />
-          </Group>
-          <Group title={t("bowling.theRunningRule")}>
-            <Switch
-              label={t("bowling.bowlerHoldsTheBall")}
-              on={v.bowlerHasBall}
-              onChange={(bowlerHasBall) => change({ bowlerHasBall })}
-            />
-            <p className="text-[0.95rem]">
-              {v.bowlerHasBall
-                ? "Runners may go on to the post they are running to, and not pass it."
-                : "The ball is in play: runners may run on."}
-            </p>
-          </Group>
-        </>
-      }
+      aside={<Aside {...parts} />}
+      controls={<Controls {...parts} />}
       measures={[]}
       materials={["a bat and a soft ball", "a square for the bowler, chalked", "four posts or markers"]}
       cautions={["SWING_CLEARANCE", "HARD_BALL_FACE", "PROTECTIVE_GEAR", "LOOSE_BALLS"]}
     />
+  );
+}
+
+function Controls({ pupils, v, change, must, names }: Parts) {
+  return (
+    <>
+      <Group title={t("bowling.who")}>
+        {pupils.length > 0 ? (
+          <>
+            <Pick
+              label={t("bowling.batter")}
+              value={v.batter}
+              options={names(v.batter)}
+              onPick={(batter) => change({ batter })}
+            />
+            <Pick
+              label={t("bowling.bowler")}
+              value={v.bowler}
+              options={names(v.bowler)}
+              onPick={(bowler) => change({ bowler })}
+            />
+          </>
+        ) : (
+          (["batter", "bowler"] as const).map((key) => (
+            <label key={key} className="flex items-center gap-2">
+              <span className="mr-auto">{key === "batter" ? "Batter" : "Bowler"}</span>
+              <input
+                className="field w-40"
+                maxLength={60}
+                value={v[key]}
+                aria-invalid={!!must(`${key}Now`)}
+                onChange={(e) => change({ [key]: e.target.value } as Partial<V>)}
+              />
+            </label>
+          ))
+        )}
+        <Pick
+          label={t("bowling.batInThe")}
+          value={v.batHand}
+          options={[
+            { value: "RIGHT", text: t("bowling.rightHand") },
+            { value: "LEFT", text: t("bowling.leftHand") },
+          ]}
+          onPick={(batHand) => change({ batHand })}
+        />
+      </Group>
+      <Group title={t("bowling.theRunningRule")}>
+        <Switch
+          label={t("bowling.bowlerHoldsTheBall")}
+          on={v.bowlerHasBall}
+          onChange={(bowlerHasBall) => change({ bowlerHasBall })}
+        />
+        <p className="text-[0.95rem]">
+          {v.bowlerHasBall
+            ? "Runners may go on to the post they are running to, and not pass it."
+            : "The ball is in play: runners may run on."}
+        </p>
+      </Group>
+    </>
+  );
+}
+
+function Aside({ given, v, change, also, setAlso, answer, bowlers, known }: Parts) {
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap items-center gap-4 print:hidden">
+        <span className="font-semibold">{t("bowling.theNextTapAlso")}</span>
+        {(
+          [
+            ["bounced", "bounced"],
+            ["jerkyArm", "arm not smooth"],
+            ["footOver", "foot over"],
+          ] as const
+        ).map(([key, text]) => (
+          <Switch key={key} label={text} on={also[key]} onChange={(on) => setAlso({ ...also, [key]: on })} />
+        ))}
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={v.balls.length === 0}
+          onClick={() => change({ balls: v.balls.slice(0, -1) })}
+        >
+          {t("bowling.takeBack")}
+        </button>
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={v.balls.length === 0}
+          onClick={() => change({ balls: [], ...notKept })}
+        >
+          {t("bowling.newInnings")}
+        </button>
+      </div>
+      {answer && <Ledger answer={answer} v={v} />}
+      <KeepGame
+        given={given}
+        measure="NO_BALLS"
+        players={Object.keys(known).length}
+        left={bowlers.filter((b) => !known[b])}
+        ready={v.balls.length > 0}
+        kept={v}
+        far={v.balls.length}
+        game={(kept) => ({
+          type: "BOWLING",
+          ...kept,
+          sheet: { balls: v.balls, batterNow: v.batter, bowlerNow: v.bowler },
+          bowlers: known,
+        })}
+        onKept={change}
+      />
+    </>
   );
 }
 

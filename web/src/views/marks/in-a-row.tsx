@@ -36,8 +36,8 @@ type V = {
 const share = (percentage: number | null) => (percentage === null ? null : percentage / 100);
 const outOfPercent = "must be from 0 to 100";
 
-/** The odds of a gate in this round, and the gate that suits this pupil or this class. */
-export function InARowWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useInARow(given: Given) {
   const all = useQuery(ladders);
   const tried = useQuery({ ...shares(given.chosen?.id ?? ""), enabled: !!given.chosen });
   const [v, change] = useValues<V>({
@@ -108,6 +108,15 @@ export function InARowWorking({ given }: { given: Given }) {
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
+  return { given, tried, v, change, rungs, ofRung, nameOf, one, group, streak, odds, gate, rates, wrong, number };
+}
+
+type Parts = ReturnType<typeof useInARow>;
+
+/** The odds of a gate in this round, and the gate that suits this pupil or this class. */
+export function InARowWorking({ given }: { given: Given }) {
+  const parts = useInARow(given);
+  const { v, change, ofRung, nameOf, one, group, streak, odds, gate, wrong } = parts;
   return (
     <Working
       title={t("inARow.inARowOr")}
@@ -121,99 +130,107 @@ export function InARowWorking({ given }: { given: Given }) {
         ...(gate.answer ? toldGate(gate.answer, v, group ? ofRung.length : 0) : []),
         ...(one ? [toldEvidence(nameOf(one.pupilId), one.hits, one.misses, one.share.low, one.share.high)] : []),
       ]}
-      aside={
-        <>
-          {group && gate.answer && (
-            <PupilGates
-              rows={ofRung.map((s, i) => ({ name: nameOf(s.pupilId), share: s, gate: gate.answer?.pupils[i] }))}
-              of={v.of ?? 10}
-            />
-          )}
-          <section className="mt-5 border-t-2 border-rule pt-3">
-            <h2>{t("inARow.twoScoresOfDifferent")}</h2>
-            <div className="mt-2 grid max-w-2xl gap-x-8 gap-y-2 sm:grid-cols-2 print:hidden">
-              <NumberRow
-                label={t("inARow.before")}
-                value={v.firstCount}
-                must={rates.must("scores[0].count")}
-                onChange={(firstCount) => change({ firstCount })}
-              />
-              <NumberRow
-                label={t("inARow.in")}
-                unit={t("inARow.s")}
-                value={v.firstSec}
-                must={rates.must("scores[0].roundSec")}
-                onChange={(firstSec) => change({ firstSec })}
-              />
-              <NumberRow
-                label={t("inARow.now")}
-                value={v.lastCount}
-                must={rates.must("scores[1].count")}
-                onChange={(lastCount) => change({ lastCount })}
-              />
-              <NumberRow
-                label={t("inARow.in")}
-                unit={t("inARow.s")}
-                value={v.lastSec}
-                must={rates.must("scores[1].roundSec")}
-                onChange={(lastSec) => change({ lastSec })}
-              />
-            </div>
-            {rates.answer && <p className="mt-2">{toldRates(rates.answer, v)}</p>}
-          </section>
-        </>
-      }
-      controls={
-        <>
-          {rungs.length > 0 && (
-            <Group title={t("inARow.fromTheRecord")}>
-              <Pick
-                label={t("inARow.rung")}
-                value={v.rung}
-                none="own figures"
-                options={rungs.map((r) => ({ value: r.key, text: r.name, group: r.ladder }))}
-                onPick={(rung) => {
-                  const pace = rungs.find((r) => r.key === rung)?.pace;
-                  change({ rung, who: "class", ...(pace ? { secPerTry: pace } : {}) });
-                }}
-              />
-              {ofRung.length > 0 && (
-                <Pick
-                  label={t("inARow.who")}
-                  value={v.who}
-                  none="own figures"
-                  options={[
-                    { value: "class", text: `All ${ofRung.length} who tried` },
-                    ...ofRung.map((s) => ({ value: s.pupilId, text: nameOf(s.pupilId) })),
-                  ]}
-                  onPick={(who) => {
-                    const s = ofRung.find((o) => o.pupilId === who);
-                    change({ who, ...(s ? { percentIn: Math.round(s.share.share * 100) } : {}) });
-                  }}
-                />
-              )}
-            </Group>
-          )}
-          <Group title={t("inARow.howOftenItGoes")}>
-            {group ? <p className="text-[0.95rem] text-soft">{t("inARow.forTheClassEach")}</p> : null}
-            {number("percentIn", "Share that goes in", "p", "%")}
-          </Group>
-          <Group title={t("inARow.theRound")}>
-            {number("roundSec", "Round", "roundSec", "s")}
-            {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
-          </Group>
-          <Group title={t("inARow.theGate")}>
-            {number("run", "In a row", "run")}
-            {number("hits", "Or hits", "hits")}
-            {number("of", "of tries", "of")}
-            {number("wantPercent", "Likely enough from", "wantChance", "%")}
-          </Group>
-        </>
-      }
+      aside={<Aside {...parts} />}
+      controls={<Controls {...parts} />}
       measures={[]}
       materials={["a stopwatch", "paper for hits and misses: only counted misses tell a share"]}
       cautions={["THROWING_COUNTS", "LOOSE_BALLS"]}
     />
+  );
+}
+
+function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
+  return (
+    <>
+      {rungs.length > 0 && (
+        <Group title={t("inARow.fromTheRecord")}>
+          <Pick
+            label={t("inARow.rung")}
+            value={v.rung}
+            none="own figures"
+            options={rungs.map((r) => ({ value: r.key, text: r.name, group: r.ladder }))}
+            onPick={(rung) => {
+              const pace = rungs.find((r) => r.key === rung)?.pace;
+              change({ rung, who: "class", ...(pace ? { secPerTry: pace } : {}) });
+            }}
+          />
+          {ofRung.length > 0 && (
+            <Pick
+              label={t("inARow.who")}
+              value={v.who}
+              none="own figures"
+              options={[
+                { value: "class", text: `All ${ofRung.length} who tried` },
+                ...ofRung.map((s) => ({ value: s.pupilId, text: nameOf(s.pupilId) })),
+              ]}
+              onPick={(who) => {
+                const s = ofRung.find((o) => o.pupilId === who);
+                change({ who, ...(s ? { percentIn: Math.round(s.share.share * 100) } : {}) });
+              }}
+            />
+          )}
+        </Group>
+      )}
+      <Group title={t("inARow.howOftenItGoes")}>
+        {group ? <p className="text-[0.95rem] text-soft">{t("inARow.forTheClassEach")}</p> : null}
+        {number("percentIn", "Share that goes in", "p", "%")}
+      </Group>
+      <Group title={t("inARow.theRound")}>
+        {number("roundSec", "Round", "roundSec", "s")}
+        {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
+      </Group>
+      <Group title={t("inARow.theGate")}>
+        {number("run", "In a row", "run")}
+        {number("hits", "Or hits", "hits")}
+        {number("of", "of tries", "of")}
+        {number("wantPercent", "Likely enough from", "wantChance", "%")}
+      </Group>
+    </>
+  );
+}
+
+function Aside({ v, change, ofRung, nameOf, group, gate, rates }: Parts) {
+  return (
+    <>
+      {group && gate.answer && (
+        <PupilGates
+          rows={ofRung.map((s, i) => ({ name: nameOf(s.pupilId), share: s, gate: gate.answer?.pupils[i] }))}
+          of={v.of ?? 10}
+        />
+      )}
+      <section className="mt-5 border-t-2 border-rule pt-3">
+        <h2>{t("inARow.twoScoresOfDifferent")}</h2>
+        <div className="mt-2 grid max-w-2xl gap-x-8 gap-y-2 sm:grid-cols-2 print:hidden">
+          <NumberRow
+            label={t("inARow.before")}
+            value={v.firstCount}
+            must={rates.must("scores[0].count")}
+            onChange={(firstCount) => change({ firstCount })}
+          />
+          <NumberRow
+            label={t("inARow.in")}
+            unit={t("inARow.s")}
+            value={v.firstSec}
+            must={rates.must("scores[0].roundSec")}
+            onChange={(firstSec) => change({ firstSec })}
+          />
+          <NumberRow
+            label={t("inARow.now")}
+            value={v.lastCount}
+            must={rates.must("scores[1].count")}
+            onChange={(lastCount) => change({ lastCount })}
+          />
+          <NumberRow
+            label={t("inARow.in")}
+            unit={t("inARow.s")}
+            value={v.lastSec}
+            must={rates.must("scores[1].roundSec")}
+            onChange={(lastSec) => change({ lastSec })}
+          />
+        </div>
+        {rates.answer && <p className="mt-2">{toldRates(rates.answer, v)}</p>}
+      </section>
+    </>
   );
 }
 

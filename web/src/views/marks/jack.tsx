@@ -18,8 +18,8 @@ import { type Said, Working } from "./working";
 
 const t = textsOf("marks", saidMarks);
 
-/** The score sheet of a whole match, ball by ball: it says who plays and why, and what each end is worth. */
-export function JackWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useJack(given: Given) {
   const { units } = given;
   const [v, change] = useValues<V>({
     format: "pairs",
@@ -88,78 +88,43 @@ export function JackWorking({ given }: { given: Given }) {
     else if (v.ends.length > 1) change({ ends: v.ends.slice(0, -1) });
   };
   const sheet = answer?.ends[v.ends.length - 1];
+  return {
+    given,
+    units,
+    v,
+    change,
+    sheetAsk,
+    answer,
+    must,
+    problem,
+    name,
+    player,
+    seated,
+    setPicked,
+    lastEnd,
+    setLast,
+    plays,
+    add,
+    undo,
+    sheet,
+  };
+}
+
+type Parts = ReturnType<typeof useJack>;
+
+/** The score sheet of a whole match, ball by ball: it says who plays and why, and what each end is worth. */
+export function JackWorking({ given }: { given: Given }) {
+  const parts = useJack(given);
+  const { units, v, change, answer, must, problem, name, player, sheet } = parts;
   return (
     <Working
       title={t("jack.nearestTheJack")}
       given={given}
       values={v}
       problem={problem}
-      drawing={
-        <>
-          <Score v={v} answer={answer} name={name} />
-          <Green
-            end={lastEnd}
-            sheet={sheet}
-            units={units}
-            onAdd={add}
-            onMove={(i, xCm, yCm) =>
-              setLast({
-                ...lastEnd,
-                balls: lastEnd.balls.map((b, k) => (k === i ? { ...b, xCm, yCm, distanceCm: null } : b)),
-              })
-            }
-            name={name}
-          />
-        </>
-      }
+      drawing={<Shown {...parts} />}
       said={answer ? told(answer, v, name, player, units) : []}
-      aside={
-        <>
-          <Presses
-            answer={answer}
-            plays={plays}
-            name={name}
-            begun={v.ends.length > 1 || lastEnd.balls.length > 0}
-            lies={lastEnd.balls.length > 0}
-            onPick={setPicked}
-            onPlace={() => add(0, 50)}
-            onNextEnd={() => change({ ends: [...v.ends, empty] })}
-            onEndAsItLies={() => setLast({ ...lastEnd, called: true })}
-            onTakeBack={undo}
-            onNew={() => change({ ends: [empty], playedSec: 0, ...notKept })}
-          />
-          {sheet && sheet.balls.length > 0 && (
-            <Balls
-              end={lastEnd}
-              sheet={sheet}
-              units={units}
-              name={name}
-              player={player}
-              onChange={setLast}
-              must={(i) => must(`ends[${v.ends.length - 1}].balls[${i}].distanceCm`)}
-            />
-          )}
-          {answer && <Ends answer={answer} name={name} />}
-          <KeepGame
-            given={given}
-            measure="MATCH"
-            prefer={(m) => m.type === "MATCH" && m.targetScore === v.targetScore}
-            players={seated("A").length + seated("B").length}
-            left={[]}
-            ready={!!answer?.ends.some((e) => e.complete)}
-            kept={v}
-            far={v.ends.reduce((n, e) => n + e.balls.length + 1, 0)}
-            game={(kept) => ({
-              type: "JACK",
-              ...kept,
-              sheet: sheetAsk as Extract<KeptGame, { type: "JACK" }>["sheet"],
-              sideA: seated("A"),
-              sideB: seated("B"),
-            })}
-            onKept={change}
-          />
-        </>
-      }
+      aside={<Aside {...parts} />}
       controls={<JackControls given={given} v={v} change={change} must={must} name={name} />}
       measures={(sheet?.balls ?? []).map((b, i) => ({
         what: `Ball ${i + 1}, ${name(b.side)}, ${player(b.side, b.player)}, from the jack`,
@@ -173,6 +138,95 @@ export function JackWorking({ given }: { given: Given }) {
       ]}
       cautions={["LOOSE_BALLS", "HARD_TOSS", "STAIRS_AND_DOORS"]}
     />
+  );
+}
+
+function Shown({ units, v, answer, name, lastEnd, setLast, add, sheet }: Parts) {
+  return (
+    <>
+      <Score v={v} answer={answer} name={name} />
+      <Green
+        end={lastEnd}
+        sheet={sheet}
+        units={units}
+        onAdd={add}
+        onMove={(i, xCm, yCm) =>
+          setLast({
+            ...lastEnd,
+            balls: lastEnd.balls.map((b, k) => (k === i ? { ...b, xCm, yCm, distanceCm: null } : b)),
+          })
+        }
+        name={name}
+      />
+    </>
+  );
+}
+
+function Aside({
+  given,
+  units,
+  v,
+  change,
+  sheetAsk,
+  answer,
+  must,
+  name,
+  player,
+  seated,
+  setPicked,
+  lastEnd,
+  setLast,
+  plays,
+  add,
+  undo,
+  sheet,
+}: Parts) {
+  return (
+    <>
+      <Presses
+        answer={answer}
+        plays={plays}
+        name={name}
+        begun={v.ends.length > 1 || lastEnd.balls.length > 0}
+        lies={lastEnd.balls.length > 0}
+        onPick={setPicked}
+        onPlace={() => add(0, 50)}
+        onNextEnd={() => change({ ends: [...v.ends, empty] })}
+        onEndAsItLies={() => setLast({ ...lastEnd, called: true })}
+        onTakeBack={undo}
+        onNew={() => change({ ends: [empty], playedSec: 0, ...notKept })}
+      />
+      {sheet && sheet.balls.length > 0 && (
+        <Balls
+          end={lastEnd}
+          sheet={sheet}
+          units={units}
+          name={name}
+          player={player}
+          onChange={setLast}
+          must={(i) => must(`ends[${v.ends.length - 1}].balls[${i}].distanceCm`)}
+        />
+      )}
+      {answer && <Ends answer={answer} name={name} />}
+      <KeepGame
+        given={given}
+        measure="MATCH"
+        prefer={(m) => m.type === "MATCH" && m.targetScore === v.targetScore}
+        players={seated("A").length + seated("B").length}
+        left={[]}
+        ready={!!answer?.ends.some((e) => e.complete)}
+        kept={v}
+        far={v.ends.reduce((n, e) => n + e.balls.length + 1, 0)}
+        game={(kept) => ({
+          type: "JACK",
+          ...kept,
+          sheet: sheetAsk as Extract<KeptGame, { type: "JACK" }>["sheet"],
+          sideA: seated("A"),
+          sideB: seated("B"),
+        })}
+        onKept={change}
+      />
+    </>
   );
 }
 

@@ -13,7 +13,8 @@ import { type Said, Working } from "./working";
 
 const t = textsOf("marks", saidMarks);
 
-export function NetOnWallWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useNetOnWall(given: Given) {
   const { units, planning } = given;
   const preset = planning.nets[1] ?? planning.nets[0];
   const kind = planning.balls.find((b) => b.id === "volleyball") ?? planning.balls[0];
@@ -63,6 +64,14 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       onChange={(m) => change({ [key]: m, ...(key.startsWith("net") ? { preset: "" } : {}) } as Partial<V>)}
     />
   );
+  return { given, units, planning, v, change, answer, must, problem, answered, field };
+}
+
+type Parts = ReturnType<typeof useNetOnWall>;
+
+export function NetOnWallWorking({ given }: { given: Given }) {
+  const parts = useNetOnWall(given);
+  const { units, v, change, answer, problem, answered } = parts;
   return (
     <Working
       title={t("netOnWall.netOnAWall")}
@@ -72,98 +81,7 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
       said={answer ? told(answer, answered, units) : []}
       aside={answer && <Moves answer={answer} units={units} v={answered} />}
-      controls={
-        <>
-          <Group title={t("netOnWall.fromTheStore")}>
-            <FromSpace
-              given={given}
-              id={v.space}
-              onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
-            />
-            <FromBall
-              given={given}
-              id={v.ball}
-              onBall={(b) =>
-                change({
-                  ball: b.id,
-                  ballRadiusM: b.radiusM,
-                  massG: b.massKg === null ? null : Math.round(1000 * b.massKg),
-                  dragCoefficient: b.dragCoefficient,
-                })
-              }
-            />
-            <Pick
-              label={t("netOnWall.preset")}
-              value={v.preset}
-              none="own figures"
-              options={planning.nets.map((n) => ({ value: n.id, text: n.name }))}
-              onPick={(id) => {
-                const n = planning.nets.find((p) => p.id === id);
-                if (n)
-                  change({
-                    preset: id,
-                    netHeightM: n.heightM,
-                    netDistanceM: n.distanceM,
-                    landWithinM: n.landWithinM,
-                    standM: Math.min(v.standM ?? n.distanceM, n.distanceM),
-                  });
-              }}
-            />
-            {v.preset && <p className="text-sm text-soft">{presetNote}</p>}
-          </Group>
-          <Group title={t("netOnWall.theAir")}>
-            <label className="flex items-center gap-2">
-              <input type="checkbox" checked={v.air} onChange={(e) => change({ air: e.target.checked })} />{" "}
-              {t("netOnWall.reckonWithTheAir")}
-            </label>
-            {v.air && (
-              <>
-                <NumberRow
-                  label={t("netOnWall.ballWeighs")}
-                  unit={t("netOnWall.g")}
-                  value={v.massG}
-                  must={must("air.massKg")}
-                  onChange={(massG) => change({ massG, ball: "" })}
-                />
-                <NumberRow
-                  label={t("netOnWall.dragCoefficient")}
-                  unit=""
-                  value={v.dragCoefficient}
-                  must={must("air.dragCoefficient")}
-                  onChange={(dragCoefficient) => change({ dragCoefficient, ball: "" })}
-                />
-              </>
-            )}
-          </Group>
-          <Group title={t("netOnWall.theGame")}>
-            {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
-            {field("netDistanceM", "Served from, to the net", "serve.netDistanceM")}
-            {field("landWithinM", "Lands within, beyond it", "serve.landWithinM")}
-            {field("clearanceM", "Clear it by", "serve.clearanceM")}
-          </Group>
-          <Group title={t("netOnWall.here")}>
-            {field("standM", "Stand from the wall", "serve.standM")}
-            {field("launchHeightM", "Ball leaves the hand at", "serve.launchHeightM")}
-            <NumberRow
-              label={t("netOnWall.launchAngle")}
-              unit="°"
-              value={v.angleDeg}
-              must={must("serve.angleDeg")}
-              onChange={(angleDeg) => change({ angleDeg })}
-            />
-            <NumberRow
-              label={t("netOnWall.angleDiffersBy")}
-              unit="°"
-              value={v.angleSpreadDeg}
-              must={must("angleSpreadDeg")}
-              onChange={(angleSpreadDeg) => change({ angleSpreadDeg })}
-            />
-            {field("ballRadiusM", "Ball radius", "ballRadiusM")}
-            {field("handM", "Plain mark above the net", "handM")}
-            {field("ceilingM", "Ceiling (empty: sky)", "ceilingM")}
-          </Group>
-        </>
-      }
+      controls={<Controls {...parts} />}
       measures={
         answer?.mark.feasible
           ? [
@@ -177,6 +95,101 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       materials={["chalk or masking tape", "tape measure", "a ball each"]}
       cautions={["CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "FAST_RETURN", "LOOSE_BALLS"]}
     />
+  );
+}
+
+function Controls({ given, planning, v, change, must, field }: Parts) {
+  return (
+    <>
+      <Group title={t("netOnWall.fromTheStore")}>
+        <FromSpace
+          given={given}
+          id={v.space}
+          onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
+        />
+        <FromBall
+          given={given}
+          id={v.ball}
+          onBall={(b) =>
+            change({
+              ball: b.id,
+              ballRadiusM: b.radiusM,
+              massG: b.massKg === null ? null : Math.round(1000 * b.massKg),
+              dragCoefficient: b.dragCoefficient,
+            })
+          }
+        />
+        <Pick
+          label={t("netOnWall.preset")}
+          value={v.preset}
+          none="own figures"
+          options={planning.nets.map((n) => ({ value: n.id, text: n.name }))}
+          onPick={(id) => {
+            const n = planning.nets.find((p) => p.id === id);
+            if (n)
+              change({
+                preset: id,
+                netHeightM: n.heightM,
+                netDistanceM: n.distanceM,
+                landWithinM: n.landWithinM,
+                standM: Math.min(v.standM ?? n.distanceM, n.distanceM),
+              });
+          }}
+        />
+        {v.preset && <p className="text-sm text-soft">{presetNote}</p>}
+      </Group>
+      <Group title={t("netOnWall.theAir")}>
+        <label className="flex items-center gap-2">
+          <input type="checkbox" checked={v.air} onChange={(e) => change({ air: e.target.checked })} />{" "}
+          {t("netOnWall.reckonWithTheAir")}
+        </label>
+        {v.air && (
+          <>
+            <NumberRow
+              label={t("netOnWall.ballWeighs")}
+              unit={t("netOnWall.g")}
+              value={v.massG}
+              must={must("air.massKg")}
+              onChange={(massG) => change({ massG, ball: "" })}
+            />
+            <NumberRow
+              label={t("netOnWall.dragCoefficient")}
+              unit=""
+              value={v.dragCoefficient}
+              must={must("air.dragCoefficient")}
+              onChange={(dragCoefficient) => change({ dragCoefficient, ball: "" })}
+            />
+          </>
+        )}
+      </Group>
+      <Group title={t("netOnWall.theGame")}>
+        {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
+        {field("netDistanceM", "Served from, to the net", "serve.netDistanceM")}
+        {field("landWithinM", "Lands within, beyond it", "serve.landWithinM")}
+        {field("clearanceM", "Clear it by", "serve.clearanceM")}
+      </Group>
+      <Group title={t("netOnWall.here")}>
+        {field("standM", "Stand from the wall", "serve.standM")}
+        {field("launchHeightM", "Ball leaves the hand at", "serve.launchHeightM")}
+        <NumberRow
+          label={t("netOnWall.launchAngle")}
+          unit="°"
+          value={v.angleDeg}
+          must={must("serve.angleDeg")}
+          onChange={(angleDeg) => change({ angleDeg })}
+        />
+        <NumberRow
+          label={t("netOnWall.angleDiffersBy")}
+          unit="°"
+          value={v.angleSpreadDeg}
+          must={must("angleSpreadDeg")}
+          onChange={(angleSpreadDeg) => change({ angleSpreadDeg })}
+        />
+        {field("ballRadiusM", "Ball radius", "ballRadiusM")}
+        {field("handM", "Plain mark above the net", "handM")}
+        {field("ceilingM", "Ceiling (empty: sky)", "ceilingM")}
+      </Group>
+    </>
   );
 }
 

@@ -26,8 +26,8 @@ const modes = [
   { value: "board", text: t("offTheWall.leanedBoard") },
 ];
 
-/** Where the ball comes back, and how near is too near. */
-export function OffTheWallWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useOffTheWall(given: Given) {
   const { units, planning } = given;
   const kind = planning.balls.find((b) => b.id === "netball") ?? planning.balls[0];
   const years = age(given);
@@ -126,114 +126,24 @@ export function OffTheWallWorking({ given }: { given: Given }) {
     ...(react.answer && v.mode !== "board" ? [toldReaction(react.answer, v, comes ?? 0, units)] : []),
     { kind: "note", text: `${noDrag} How lively ball and wall are is a planning value: try it and change it.` },
   ];
+  return { given, units, planning, years, v, change, side, above, pass, board, react, shown, field, number, said };
+}
+
+type Parts = ReturnType<typeof useOffTheWall>;
+
+/** Where the ball comes back, and how near is too near. */
+export function OffTheWallWorking({ given }: { given: Given }) {
+  const parts = useOffTheWall(given);
+  const { v, side, above, pass, board, react, shown, said } = parts;
   return (
     <Working
       title={t("offTheWall.backOffTheWall")}
       given={given}
       values={v}
       problem={shown.problem ?? react.problem}
-      drawing={
-        <>
-          <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">{t("offTheWall.view")}</legend>
-            {modes.map((m) => (
-              <button
-                key={m.value}
-                type="button"
-                className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
-                aria-pressed={v.mode === m.value}
-                onClick={() => change({ mode: m.value })}
-              >
-                {m.text}
-              </button>
-            ))}
-          </fieldset>
-          {v.mode === "wall" && <SideView v={v} answer={side.answer} change={change} units={units} />}
-          {v.mode === "along" && <FromAbove v={v} answer={above.answer} change={change} units={units} />}
-          {v.mode === "pass" && <PassView v={v} answer={pass.answer} change={change} units={units} />}
-          {v.mode === "board" && <BoardView v={v} answer={board.answer} change={change} units={units} />}
-        </>
-      }
+      drawing={<Shown {...parts} />}
       said={said}
-      controls={
-        <>
-          <Group title={t("offTheWall.fromTheStore")}>
-            <FromSpace
-              given={given}
-              id={v.space}
-              onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
-            />
-            <FromBall
-              given={given}
-              id={v.ball}
-              onBall={(b) =>
-                change({
-                  ball: b.id,
-                  ballRadiusM: b.radiusM,
-                  restitution: b.wallRestitution,
-                  floorRestitution: b.floorRestitution,
-                  hard: b.hard,
-                })
-              }
-            />
-          </Group>
-          <Group title={t("offTheWall.theThrow")}>
-            {v.mode === "pass"
-              ? field("distanceM", "From passer to catcher")
-              : field("standM", v.mode === "board" ? "Stand from the board" : "Stand from the wall")}
-            {v.mode !== "along" && field("releaseM", "Ball leaves the hand at")}
-            {number("speedMs", "Speed of the throw", "m/s", 0.5)}
-            {v.mode === "wall" && number("angleDeg", "Launch angle", "°")}
-            {v.mode === "board" && (
-              <NumberRow
-                label={t("offTheWall.launchAngle")}
-                unit="°"
-                value={v.boardAngleDeg}
-                must={board.must("angleDeg")}
-                onChange={(boardAngleDeg) => change({ boardAngleDeg })}
-              />
-            )}
-            {v.mode === "along" && number("turnDeg", "Turned from straight", "°")}
-            {(v.mode === "wall" || v.mode === "pass") && field("catchM", "Caught at")}
-          </Group>
-          <Group title={t("offTheWall.whatItMeets")}>
-            {v.mode !== "pass" &&
-              number("restitution", v.mode === "board" ? "Board gives back" : "Wall gives back", "×", 0.05)}
-            {(v.mode === "wall" || v.mode === "pass") && number("floorRestitution", "Floor gives back", "×", 0.05)}
-            {v.mode === "pass" && number("floorGrip", "Floor lets it run on", "×", 0.05)}
-            {v.mode === "board" && number("leanDeg", "Board leans by", "°")}
-            {v.mode === "board" && field("boardM", "Board, along it")}
-            {v.mode === "wall" && field("ceilingM", "Ceiling (empty: sky)")}
-            {v.mode === "wall" && field("ballRadiusM", "Ball radius")}
-          </Group>
-          {v.mode !== "board" && (
-            <Group title={t("offTheWall.timeToReact")}>
-              <div className="flex items-center gap-2">
-                <span className="mr-auto" aria-hidden>
-                  {t("offTheWall.age")}
-                </span>
-                <Choice
-                  label={t("offTheWall.age")}
-                  className="field"
-                  value={String(v.age)}
-                  options={Array.from({ length: 14 }, (_, i) => ({ value: String(i + 4), text: `${i + 4} years` }))}
-                  onChange={(years) => {
-                    const by = reaction(given, Number(years));
-                    if (by) change({ age: Number(years), reactionSec: by.reactionSec, handMoveSec: by.handMoveSec });
-                  }}
-                />
-              </div>
-              {number("reactionSec", "To see and decide", "s", 0.01)}
-              {number("handMoveSec", "To bring the hands", "s", 0.01)}
-              <Switch
-                label={`Hard ball: ${planning.usual.hardMarginShare * 100} % more`}
-                on={v.hard}
-                onChange={(hard) => change({ hard })}
-              />
-            </Group>
-          )}
-        </>
-      }
+      controls={<Controls {...parts} />}
       measures={measures(v, side.answer, above.answer, pass.answer, board.answer, react.answer)}
       materials={[
         "tape or flat markers",
@@ -242,6 +152,113 @@ export function OffTheWallWorking({ given }: { given: Given }) {
       ]}
       cautions={["FAST_RETURN", "HARD_BALL_FACE", "CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "LOOSE_BALLS"]}
     />
+  );
+}
+
+function Shown({ units, v, change, side, above, pass, board }: Parts) {
+  return (
+    <>
+      <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
+        <legend className="sr-only">{t("offTheWall.view")}</legend>
+        {modes.map((m) => (
+          <button
+            key={m.value}
+            type="button"
+            className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
+            aria-pressed={v.mode === m.value}
+            onClick={() => change({ mode: m.value })}
+          >
+            {m.text}
+          </button>
+        ))}
+      </fieldset>
+      {v.mode === "wall" && <SideView v={v} answer={side.answer} change={change} units={units} />}
+      {v.mode === "along" && <FromAbove v={v} answer={above.answer} change={change} units={units} />}
+      {v.mode === "pass" && <PassView v={v} answer={pass.answer} change={change} units={units} />}
+      {v.mode === "board" && <BoardView v={v} answer={board.answer} change={change} units={units} />}
+    </>
+  );
+}
+
+function Controls({ given, planning, v, change, board, field, number }: Parts) {
+  return (
+    <>
+      <Group title={t("offTheWall.fromTheStore")}>
+        <FromSpace
+          given={given}
+          id={v.space}
+          onSpace={(s) => change({ space: s.id, ceilingM: s.place.size.ceilingM })}
+        />
+        <FromBall
+          given={given}
+          id={v.ball}
+          onBall={(b) =>
+            change({
+              ball: b.id,
+              ballRadiusM: b.radiusM,
+              restitution: b.wallRestitution,
+              floorRestitution: b.floorRestitution,
+              hard: b.hard,
+            })
+          }
+        />
+      </Group>
+      <Group title={t("offTheWall.theThrow")}>
+        {v.mode === "pass"
+          ? field("distanceM", "From passer to catcher")
+          : field("standM", v.mode === "board" ? "Stand from the board" : "Stand from the wall")}
+        {v.mode !== "along" && field("releaseM", "Ball leaves the hand at")}
+        {number("speedMs", "Speed of the throw", "m/s", 0.5)}
+        {v.mode === "wall" && number("angleDeg", "Launch angle", "°")}
+        {v.mode === "board" && (
+          <NumberRow
+            label={t("offTheWall.launchAngle")}
+            unit="°"
+            value={v.boardAngleDeg}
+            must={board.must("angleDeg")}
+            onChange={(boardAngleDeg) => change({ boardAngleDeg })}
+          />
+        )}
+        {v.mode === "along" && number("turnDeg", "Turned from straight", "°")}
+        {(v.mode === "wall" || v.mode === "pass") && field("catchM", "Caught at")}
+      </Group>
+      <Group title={t("offTheWall.whatItMeets")}>
+        {v.mode !== "pass" &&
+          number("restitution", v.mode === "board" ? "Board gives back" : "Wall gives back", "×", 0.05)}
+        {(v.mode === "wall" || v.mode === "pass") && number("floorRestitution", "Floor gives back", "×", 0.05)}
+        {v.mode === "pass" && number("floorGrip", "Floor lets it run on", "×", 0.05)}
+        {v.mode === "board" && number("leanDeg", "Board leans by", "°")}
+        {v.mode === "board" && field("boardM", "Board, along it")}
+        {v.mode === "wall" && field("ceilingM", "Ceiling (empty: sky)")}
+        {v.mode === "wall" && field("ballRadiusM", "Ball radius")}
+      </Group>
+      {v.mode !== "board" && (
+        <Group title={t("offTheWall.timeToReact")}>
+          <div className="flex items-center gap-2">
+            <span className="mr-auto" aria-hidden>
+              {t("offTheWall.age")}
+            </span>
+            <Choice
+              label={t("offTheWall.age")}
+              className="field"
+              value={String(v.age)}
+              options={Array.from({ length: 14 }, (_, i) => ({ value: String(i + 4), text: `${i + 4} years` }))}
+              onChange={(years) => {
+                const by = reaction(given, Number(years));
+                if (by) change({ age: Number(years), reactionSec: by.reactionSec, handMoveSec: by.handMoveSec });
+              }}
+            />
+          </div>
+          {number("reactionSec", "To see and decide", "s", 0.01)}
+          {number("handMoveSec", "To bring the hands", "s", 0.01)}
+          <Switch
+            label={`Hard ball: ${planning.usual.hardMarginShare * 100} % more`}
+            on={v.hard}
+            onChange={(hard) => change({ hard })}
+          />
+        </Group>
+      )}
+    </>
   );
 }
 

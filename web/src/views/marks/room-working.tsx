@@ -39,8 +39,8 @@ type V = {
   ladder: string;
 };
 
-/** Any space and footprint: the placed spots, waves, who works and who counts. */
-export function RoomWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useRoom(given: Given) {
   const { units } = given;
   const all = useQuery(footprints);
   const size = given.space?.place.size;
@@ -104,6 +104,15 @@ export function RoomWorking({ given }: { given: Given }) {
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
+  return { given, units, all, v, change, answer, problem, field, number };
+}
+
+type Parts = ReturnType<typeof useRoom>;
+
+/** Any space and footprint: the placed spots, waves, who works and who counts. */
+export function RoomWorking({ given }: { given: Given }) {
+  const parts = useRoom(given);
+  const { units, v, change, answer, problem } = parts;
   return (
     <Working
       title={t("roomWorking.room")}
@@ -112,69 +121,7 @@ export function RoomWorking({ given }: { given: Given }) {
       problem={problem}
       drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
       said={answer ? told(answer, v) : []}
-      controls={
-        <>
-          <Group title={t("roomWorking.fromTheStore")}>
-            <FromSpace
-              given={given}
-              id={v.space}
-              onSpace={(s) =>
-                change({
-                  space: s.id,
-                  roomLengthM: s.place.size.lengthM,
-                  roomWidthM: s.place.size.widthM,
-                  ceilingM: s.place.size.ceilingM,
-                  hasWall: !!s.place.size.wall,
-                  runM: s.place.size.wall?.runM ?? s.place.size.lengthM,
-                  depthM: s.place.size.wall?.depthM ?? s.place.size.widthM,
-                })
-              }
-            />
-            <Pick
-              label={t("roomWorking.task")}
-              value={v.ladder}
-              none="own footprint"
-              options={(all.data ?? []).map((l) => ({ value: l.ladderId, text: l.name }))}
-              onPick={(id) => {
-                const ladder = all.data?.find((l) => l.ladderId === id);
-                if (ladder)
-                  change({
-                    ladder: id,
-                    ...ladder.footprint,
-                    perSpot: ladder.perSpot,
-                    workingPerSpot: ladder.workingAtOnce,
-                  });
-              }}
-            />
-          </Group>
-          <Group title={t("roomWorking.theSpace")}>
-            {field("roomLengthM", "Length", "room.space.lengthM")}
-            {field("roomWidthM", "Width", "room.space.widthM")}
-            {field("ceilingM", "Ceiling (empty: sky)", "room.space.ceilingM")}
-            <Switch label={t("roomWorking.aFreeWall")} on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
-            {v.hasWall && field("runM", "Wall, along it", "room.space.wall.runM")}
-            {v.hasWall && field("depthM", "Floor before it", "room.space.wall.depthM")}
-          </Group>
-          <Group title={t("roomWorking.oneSpot")}>
-            {field("lengthM", "Along the throw", "room.footprint.lengthM")}
-            {field("widthM", "Across", "room.footprint.widthM")}
-            {field("gapM", "Free between spots", "room.footprint.gapM")}
-            {field("edgeM", "Free to the edge", "room.footprint.edgeM")}
-            {field("heightM", "Height needed (empty: any)", "room.footprint.heightM")}
-            <Switch
-              label={t("roomWorking.atTheWall")}
-              on={v.needsWall}
-              onChange={(needsWall) => change({ needsWall })}
-            />
-            <Switch label={t("roomWorking.allInOneRow")} on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
-          </Group>
-          <Group title={t("roomWorking.people")}>
-            {number("pupils", "Pupils", "room.pupils")}
-            {number("perSpot", "At each spot", "room.perSpot")}
-            {number("workingPerSpot", "of them work at once", "workingPerSpot")}
-          </Group>
-        </>
-      }
+      controls={<Controls {...parts} />}
       measures={[
         { what: "Space, length", m: v.roomLengthM ?? 0 },
         { what: "Space, width", m: v.roomWidthM ?? 0 },
@@ -186,6 +133,68 @@ export function RoomWorking({ given }: { given: Given }) {
       materials={[`${4 * (answer?.spots.spots ?? 0)} flat markers or chalk for the corners`, "tape measure"]}
       cautions={["STAIRS_AND_DOORS", "TRIP_MARKERS", "SWING_CLEARANCE", "LOOSE_BALLS"]}
     />
+  );
+}
+
+function Controls({ given, all, v, change, field, number }: Parts) {
+  return (
+    <>
+      <Group title={t("roomWorking.fromTheStore")}>
+        <FromSpace
+          given={given}
+          id={v.space}
+          onSpace={(s) =>
+            change({
+              space: s.id,
+              roomLengthM: s.place.size.lengthM,
+              roomWidthM: s.place.size.widthM,
+              ceilingM: s.place.size.ceilingM,
+              hasWall: !!s.place.size.wall,
+              runM: s.place.size.wall?.runM ?? s.place.size.lengthM,
+              depthM: s.place.size.wall?.depthM ?? s.place.size.widthM,
+            })
+          }
+        />
+        <Pick
+          label={t("roomWorking.task")}
+          value={v.ladder}
+          none="own footprint"
+          options={(all.data ?? []).map((l) => ({ value: l.ladderId, text: l.name }))}
+          onPick={(id) => {
+            const ladder = all.data?.find((l) => l.ladderId === id);
+            if (ladder)
+              change({
+                ladder: id,
+                ...ladder.footprint,
+                perSpot: ladder.perSpot,
+                workingPerSpot: ladder.workingAtOnce,
+              });
+          }}
+        />
+      </Group>
+      <Group title={t("roomWorking.theSpace")}>
+        {field("roomLengthM", "Length", "room.space.lengthM")}
+        {field("roomWidthM", "Width", "room.space.widthM")}
+        {field("ceilingM", "Ceiling (empty: sky)", "room.space.ceilingM")}
+        <Switch label={t("roomWorking.aFreeWall")} on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
+        {v.hasWall && field("runM", "Wall, along it", "room.space.wall.runM")}
+        {v.hasWall && field("depthM", "Floor before it", "room.space.wall.depthM")}
+      </Group>
+      <Group title={t("roomWorking.oneSpot")}>
+        {field("lengthM", "Along the throw", "room.footprint.lengthM")}
+        {field("widthM", "Across", "room.footprint.widthM")}
+        {field("gapM", "Free between spots", "room.footprint.gapM")}
+        {field("edgeM", "Free to the edge", "room.footprint.edgeM")}
+        {field("heightM", "Height needed (empty: any)", "room.footprint.heightM")}
+        <Switch label={t("roomWorking.atTheWall")} on={v.needsWall} onChange={(needsWall) => change({ needsWall })} />
+        <Switch label={t("roomWorking.allInOneRow")} on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
+      </Group>
+      <Group title={t("roomWorking.people")}>
+        {number("pupils", "Pupils", "room.pupils")}
+        {number("perSpot", "At each spot", "room.perSpot")}
+        {number("workingPerSpot", "of them work at once", "workingPerSpot")}
+      </Group>
+    </>
   );
 }
 

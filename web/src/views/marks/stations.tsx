@@ -33,8 +33,8 @@ const modes = [
   { value: "roles", text: say("stations.roles") },
 ];
 
-/** Who goes where, with whom, in which part; printed large. */
-export function StationsWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useStations(given: Given) {
   const pupils = given.chosen?.pupils ?? [];
   const [v, change] = useValues<V>({
     mode: "stations",
@@ -72,35 +72,22 @@ export function StationsWorking({ given }: { given: Given }) {
   );
   const name = (n: number) => (v.named ? (pupils[n - 1]?.name ?? `No. ${n}`) : `${n}`);
   const roleName = (n: number) => v.roleNames.split(",")[n - 1]?.trim() || `role ${n}`;
+  return { given, pupils, v, change, stations, partners, roles, shown, number, name, roleName };
+}
+
+type Parts = ReturnType<typeof useStations>;
+
+/** Who goes where, with whom, in which part; printed large. */
+export function StationsWorking({ given }: { given: Given }) {
+  const parts = useStations(given);
+  const { v, stations, partners, roles, shown } = parts;
   return (
     <Working
       title={say("stations.stationsAndPartners")}
       given={given}
       values={v}
       problem={shown.problem}
-      drawing={
-        <>
-          <fieldset className="mb-3 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">{say("stations.whatIsToRotate")}</legend>
-            {modes.map((m) => (
-              <button
-                key={m.value}
-                type="button"
-                className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
-                aria-pressed={v.mode === m.value}
-                onClick={() => change({ mode: m.value })}
-              >
-                {m.text}
-              </button>
-            ))}
-          </fieldset>
-          {v.mode === "stations" && stations.answer && (
-            <StationTable answer={stations.answer} groups={v.groups ?? 0} start={v.start} />
-          )}
-          {v.mode === "partners" && partners.answer && <PartnerTable answer={partners.answer} name={name} />}
-          {v.mode === "roles" && roles.answer && <RoleTable answer={roles.answer} roleName={roleName} />}
-        </>
-      }
+      drawing={<Shown {...parts} />}
       said={
         v.mode === "stations"
           ? stations.answer
@@ -118,53 +105,7 @@ export function StationsWorking({ given }: { given: Given }) {
                 ]
               : []
       }
-      controls={
-        v.mode === "stations" ? (
-          <Group title={say("stations.theRotation")}>
-            {number("groups", "Groups")}
-            {number("stations", "Stations")}
-            {number("explainSec", "Explaining", "s")}
-            {number("roundSec", "At each station", "s")}
-            {number("swapSec", "To change over", "s")}
-            <label className="flex items-center gap-2">
-              <span className="mr-auto">{say("stations.startsAt")}</span>
-              <input
-                type="time"
-                className="field"
-                value={v.start}
-                onChange={(e) => change({ start: e.target.value })}
-              />
-              <span className="w-7" />
-            </label>
-          </Group>
-        ) : v.mode === "partners" ? (
-          <Group title={say("stations.partners")}>
-            {number("people", "People")}
-            {number("howMany", "Rounds")}
-            {pupils.length > 1 && (
-              <Switch
-                label={`Names of ${given.chosen?.name}`}
-                on={v.named}
-                onChange={(named) => change({ named, ...(named ? { people: Math.min(64, pupils.length) } : {}) })}
-              />
-            )}
-          </Group>
-        ) : (
-          <Group title={say("stations.roles")}>
-            {number("inGroup", "In the group", "", "people")}
-            {number("roles", "Roles")}
-            <label className="block">
-              <span>{say("stations.theirNamesWithCommas")}</span>
-              <input
-                className="field w-full"
-                value={v.roleNames}
-                maxLength={200}
-                onChange={(e) => change({ roleNames: e.target.value })}
-              />
-            </label>
-          </Group>
-        )
-      }
+      controls={<Controls {...parts} />}
       measures={[]}
       materials={
         v.mode === "stations"
@@ -173,6 +114,75 @@ export function StationsWorking({ given }: { given: Given }) {
       }
       cautions={["STAIRS_AND_DOORS", "LOOSE_BALLS", "SWING_CLEARANCE"]}
     />
+  );
+}
+
+function Shown({ v, change, stations, partners, roles, name, roleName }: Parts) {
+  return (
+    <>
+      <fieldset className="mb-3 flex flex-wrap gap-2 print:hidden">
+        <legend className="sr-only">{say("stations.whatIsToRotate")}</legend>
+        {modes.map((m) => (
+          <button
+            key={m.value}
+            type="button"
+            className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
+            aria-pressed={v.mode === m.value}
+            onClick={() => change({ mode: m.value })}
+          >
+            {m.text}
+          </button>
+        ))}
+      </fieldset>
+      {v.mode === "stations" && stations.answer && (
+        <StationTable answer={stations.answer} groups={v.groups ?? 0} start={v.start} />
+      )}
+      {v.mode === "partners" && partners.answer && <PartnerTable answer={partners.answer} name={name} />}
+      {v.mode === "roles" && roles.answer && <RoleTable answer={roles.answer} roleName={roleName} />}
+    </>
+  );
+}
+
+function Controls({ given, pupils, v, change, number }: Parts) {
+  return v.mode === "stations" ? (
+    <Group title={say("stations.theRotation")}>
+      {number("groups", "Groups")}
+      {number("stations", "Stations")}
+      {number("explainSec", "Explaining", "s")}
+      {number("roundSec", "At each station", "s")}
+      {number("swapSec", "To change over", "s")}
+      <label className="flex items-center gap-2">
+        <span className="mr-auto">{say("stations.startsAt")}</span>
+        <input type="time" className="field" value={v.start} onChange={(e) => change({ start: e.target.value })} />
+        <span className="w-7" />
+      </label>
+    </Group>
+  ) : v.mode === "partners" ? (
+    <Group title={say("stations.partners")}>
+      {number("people", "People")}
+      {number("howMany", "Rounds")}
+      {pupils.length > 1 && (
+        <Switch
+          label={`Names of ${given.chosen?.name}`}
+          on={v.named}
+          onChange={(named) => change({ named, ...(named ? { people: Math.min(64, pupils.length) } : {}) })}
+        />
+      )}
+    </Group>
+  ) : (
+    <Group title={say("stations.roles")}>
+      {number("inGroup", "In the group", "", "people")}
+      {number("roles", "Roles")}
+      <label className="block">
+        <span>{say("stations.theirNamesWithCommas")}</span>
+        <input
+          className="field w-full"
+          value={v.roleNames}
+          maxLength={200}
+          onChange={(e) => change({ roleNames: e.target.value })}
+        />
+      </label>
+    </Group>
   );
 }
 

@@ -29,8 +29,8 @@ type V = {
   walkSecPerStep: number | null;
 };
 
-/** Step back when it works: a staircase replayed, and how far a round allows. */
-export function StepByStepWorking({ given }: { given: Given }) {
+/** Its values, and what the core says of them. */
+function useStepByStep(given: Given) {
   const { units, planning } = given;
   const [v, change] = useValues<V>({
     startStep: 1,
@@ -71,6 +71,15 @@ export function StepByStepWorking({ given }: { given: Given }) {
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
+  return { given, units, v, change, stairs, reach, pupils, number };
+}
+
+type Parts = ReturnType<typeof useStepByStep>;
+
+/** Step back when it works: a staircase replayed, and how far a round allows. */
+export function StepByStepWorking({ given }: { given: Given }) {
+  const parts = useStepByStep(given);
+  const { units, v, change, stairs, reach } = parts;
   return (
     <Working
       title={say("stepByStep.stepByStep")}
@@ -82,98 +91,8 @@ export function StepByStepWorking({ given }: { given: Given }) {
         ...(stairs.answer ? toldStairs(stairs.answer, v, units, given.shoeM) : []),
         ...(reach.answer ? [toldReach(reach.answer, v, units)] : []),
       ]}
-      aside={
-        <div className="mt-3 space-y-2 print:hidden">
-          <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn btn-main" onClick={() => change({ results: `${v.results}H` })}>
-              {say("stepByStep.hit")}
-            </button>
-            <button type="button" className="btn" onClick={() => change({ results: `${v.results}M` })}>
-              {say("stepByStep.miss")}
-            </button>
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={!v.results}
-              onClick={() => change({ results: v.results.slice(0, -1) })}
-            >
-              {say("stepByStep.takeBack")}
-            </button>
-            <button
-              type="button"
-              className="btn btn-small"
-              disabled={!v.results}
-              onClick={() => change({ results: "" })}
-            >
-              {say("stepByStep.clear")}
-            </button>
-          </div>
-          <label className="block">
-            <span className="font-semibold">{say("stepByStep.resultsHForA")}</span>
-            <input
-              className="field w-full font-mono"
-              value={v.results}
-              aria-invalid={!!stairs.must("results")}
-              onChange={(e) => change({ results: e.target.value.toUpperCase().replaceAll(/[\s,.]/g, "") })}
-            />
-          </label>
-          {stairs.must("results") && (
-            <p role="alert" className="bg-alert px-2 py-0.5 text-sm font-semibold text-white">
-              {say("stepByStep.results")} {stairs.must("results")}
-            </p>
-          )}
-        </div>
-      }
-      controls={
-        <>
-          <Group title={say("stepByStep.theRule")}>
-            {number("makesToStep", "Hits in a row to step back")}
-            <Pick
-              label={say("stepByStep.aMiss")}
-              value={v.onMiss}
-              options={[
-                { value: "STAY", text: say("stepByStep.stays") },
-                { value: "STEP_IN", text: say("stepByStep.stepsInByOne") },
-                { value: "RESTART", text: say("stepByStep.startsAgain") },
-              ]}
-              onPick={(onMiss) => change({ onMiss })}
-            />
-            {number("startStep", "Starts at step")}
-          </Group>
-          <Group title={say("stepByStep.theStep")}>
-            {pupils.length > 0 && (
-              <Pick
-                label={say("stepByStep.shoeOf")}
-                value={v.pupil}
-                none="class, on average"
-                options={pupils.map((p) => ({ value: p.id, text: p.name }))}
-                onPick={(pupil) => {
-                  const shoe = pupils.find((p) => p.id === pupil)?.details.shoeCm;
-                  if (shoe) {
-                    change({ pupil, stepM: shoe / 100 });
-                    given.setShoeM(shoe / 100);
-                  }
-                }}
-              />
-            )}
-            <LengthField
-              label={say("stepByStep.oneStep")}
-              units={units}
-              valueM={v.stepM}
-              must={stairs.must("stepM")}
-              stepM={0.01}
-              onChange={(stepM) => change({ stepM })}
-            />
-          </Group>
-          <Group title={say("stepByStep.howFarInA")}>
-            {number("roundSec", "Round", "s")}
-            {number("percentIn", "Goes in", "%", "p")}
-            {number("secPerThrow", "One throw", "s")}
-            {number("fetchSec", "A fetch after a miss", "s")}
-            {number("walkSecPerStep", "Walk, for each step", "s")}
-          </Group>
-        </>
-      }
+      aside={<Aside {...parts} />}
+      controls={<Controls {...parts} />}
       measures={[
         { what: "One step", m: v.stepM ?? 0 },
         ...(stairs.answer?.furthestHeld ? [{ what: "Furthest held", m: stairs.answer.furthestHeldM }] : []),
@@ -185,6 +104,99 @@ export function StepByStepWorking({ given }: { given: Given }) {
       materials={["chalk or tape for the steps", "a target", "two soft balls"]}
       cautions={["LOOSE_BALLS", "THROWING_COUNTS", "TRIP_MARKERS"]}
     />
+  );
+}
+
+function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
+  return (
+    <>
+      <Group title={say("stepByStep.theRule")}>
+        {number("makesToStep", "Hits in a row to step back")}
+        <Pick
+          label={say("stepByStep.aMiss")}
+          value={v.onMiss}
+          options={[
+            { value: "STAY", text: say("stepByStep.stays") },
+            { value: "STEP_IN", text: say("stepByStep.stepsInByOne") },
+            { value: "RESTART", text: say("stepByStep.startsAgain") },
+          ]}
+          onPick={(onMiss) => change({ onMiss })}
+        />
+        {number("startStep", "Starts at step")}
+      </Group>
+      <Group title={say("stepByStep.theStep")}>
+        {pupils.length > 0 && (
+          <Pick
+            label={say("stepByStep.shoeOf")}
+            value={v.pupil}
+            none="class, on average"
+            options={pupils.map((p) => ({ value: p.id, text: p.name }))}
+            onPick={(pupil) => {
+              const shoe = pupils.find((p) => p.id === pupil)?.details.shoeCm;
+              if (shoe) {
+                change({ pupil, stepM: shoe / 100 });
+                given.setShoeM(shoe / 100);
+              }
+            }}
+          />
+        )}
+        <LengthField
+          label={say("stepByStep.oneStep")}
+          units={units}
+          valueM={v.stepM}
+          must={stairs.must("stepM")}
+          stepM={0.01}
+          onChange={(stepM) => change({ stepM })}
+        />
+      </Group>
+      <Group title={say("stepByStep.howFarInA")}>
+        {number("roundSec", "Round", "s")}
+        {number("percentIn", "Goes in", "%", "p")}
+        {number("secPerThrow", "One throw", "s")}
+        {number("fetchSec", "A fetch after a miss", "s")}
+        {number("walkSecPerStep", "Walk, for each step", "s")}
+      </Group>
+    </>
+  );
+}
+
+function Aside({ v, change, stairs }: Parts) {
+  return (
+    <div className="mt-3 space-y-2 print:hidden">
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-main" onClick={() => change({ results: `${v.results}H` })}>
+          {say("stepByStep.hit")}
+        </button>
+        <button type="button" className="btn" onClick={() => change({ results: `${v.results}M` })}>
+          {say("stepByStep.miss")}
+        </button>
+        <button
+          type="button"
+          className="btn btn-small"
+          disabled={!v.results}
+          onClick={() => change({ results: v.results.slice(0, -1) })}
+        >
+          {say("stepByStep.takeBack")}
+        </button>
+        <button type="button" className="btn btn-small" disabled={!v.results} onClick={() => change({ results: "" })}>
+          {say("stepByStep.clear")}
+        </button>
+      </div>
+      <label className="block">
+        <span className="font-semibold">{say("stepByStep.resultsHForA")}</span>
+        <input
+          className="field w-full font-mono"
+          value={v.results}
+          aria-invalid={!!stairs.must("results")}
+          onChange={(e) => change({ results: e.target.value.toUpperCase().replaceAll(/[\s,.]/g, "") })}
+        />
+      </label>
+      {stairs.must("results") && (
+        <p role="alert" className="bg-alert px-2 py-0.5 text-sm font-semibold text-white">
+          {say("stepByStep.results")} {stairs.must("results")}
+        </p>
+      )}
+    </div>
   );
 }
 

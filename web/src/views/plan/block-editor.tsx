@@ -45,24 +45,45 @@ export type Movers = {
 
 /** The dose sentence, which is itself the editor. */
 export function BlockEditor(props: Props) {
-  const { block, ladder, rung, plan, station, must, readOnly, who, onChange, onEdit } = props;
-  const number = (field: NumericField, label: string, unit?: string, step = 5, tail?: string) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      tail={tail}
-      step={step}
-      value={block[field]}
-      must={must(field)}
-      onChange={(v) => onChange({ ...block, [field]: v as number }, field)}
-    />
-  );
+  const { block, ladder, rung, plan, station, readOnly, who } = props;
   // With the figures of this block.
   const words = plan?.words ?? rung;
   const expected = plan ? pacing(block, plan, who.length) : "";
   return (
     <fieldset disabled={readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
       <legend className="sr-only">{t("dose.of", { task: ladder.name })}</legend>
+      <WhatIsDone {...props} />
+      <DoseLine {...props} />
+      {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
+      {expected && <p className="border-l-4 border-rule pl-3 text-[0.95rem]">{expected}</p>}
+      {plan && <Turns {...props} plan={plan} />}
+      <p className="text-[0.95rem] text-soft">
+        <Term of="gate" />{" "}
+        {t("dose.opens", {
+          gate: gate({ ...rung, gate: plan?.gate ?? rung.gate }),
+          easier: words.easier,
+          harder: words.harder,
+        })}
+      </p>
+      <div className="space-y-1.5 border-y border-rule py-2 text-[0.95rem]">
+        {!station && <RestFold {...props} />}
+        <AroundFold {...props} />
+        <BlockMore {...props} />
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <MoveButtons {...props} />
+        {!station && <SplitFor {...props} />}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The task with the figures of this block, what each set does, and in which order. */
+function WhatIsDone(props: Props) {
+  const { rung, plan } = props;
+  const words = plan?.words ?? rung;
+  return (
+    <>
       <p>
         {words.task} <span className="text-soft">{t("dose.counts", { what: words.counts })}</span>
       </p>
@@ -79,131 +100,170 @@ export function BlockEditor(props: Props) {
           {plan.steps.join(" → ")}
         </p>
       )}
+    </>
+  );
+}
+
+/** On which rung, for whom, how much. */
+function DoseLine(props: Props) {
+  const { block, ladder, rung, station, onChange, onEdit } = props;
+  return (
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
+      <Term of="rung">{t("dose.on")}</Term>
+      <Choice
+        label={t("dose.rung")}
+        value={rung.id}
+        options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
+        onChange={(rungId) => onEdit({ type: "CHOOSE_RUNG", blockId: block.id, rungId })}
+      />
+      <Choice
+        label={t("dose.who")}
+        value={block.rungBy}
+        options={[
+          { value: "ONE", text: t("dose.whoIsOn.ONE") },
+          { value: "OWN", text: t("dose.whoIsOn.OWN") },
+          { value: "CHOOSE", text: t("dose.whoIsOn.CHOOSE") },
+        ]}
+        onChange={(rungBy) => onChange({ ...block, rungBy }, "rungBy")}
+      />
+      <Term of="dose" />
+      <Choice
+        label={t("dose.school")}
+        value={block.dose.type}
+        options={(["CLOCK", "COUNT", "GATE", "STAIRCASE", "SELF_PACED"] as const).map((value) => ({
+          value,
+          text: doseSchool[value],
+        }))}
+        onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
+      />
+      <DoseNumbers {...props} />
+      {!station && <BlockNumber {...props} field="sets" label={t("dose.sets")} step={1} />}
+      {!station && <span>{t("dose.setsAfter", { n: block.sets })}</span>}
+      <SideChoice {...props} />
+    </div>
+  );
+}
+
+/** How long is rested, and whether waiting is rest. */
+function RestFold(props: Props) {
+  const { block, plan, must, onChange } = props;
+  return (
+    <Fold name={t("fold.rest")} values={restTold(block, plan)} open={!!must("restSec")}>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
-        <Term of="rung">{t("dose.on")}</Term>
         <Choice
-          label={t("dose.rung")}
-          value={rung.id}
-          options={ladder.rungs.map((r, i) => ({ value: r.id, text: `${i + 1} ${r.name}` }))}
-          onChange={(rungId) => onEdit({ type: "CHOOSE_RUNG", blockId: block.id, rungId })}
-        />
-        <Choice
-          label={t("dose.who")}
-          value={block.rungBy}
+          label={t("dose.rest")}
+          value={block.rest}
           options={[
-            { value: "ONE", text: t("dose.whoIsOn.ONE") },
-            { value: "OWN", text: t("dose.whoIsOn.OWN") },
-            { value: "CHOOSE", text: t("dose.whoIsOn.CHOOSE") },
+            { value: "FIXED", text: t("dose.restIs.FIXED") },
+            { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
+            { value: "NONE", text: t("dose.restIs.NONE") },
           ]}
-          onChange={(rungBy) => onChange({ ...block, rungBy }, "rungBy")}
+          onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
         />
-        <Term of="dose" />
-        <Choice
-          label={t("dose.school")}
-          value={block.dose.type}
-          options={(["CLOCK", "COUNT", "GATE", "STAIRCASE", "SELF_PACED"] as const).map((value) => ({
-            value,
-            text: doseSchool[value],
-          }))}
-          onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
-        />
-        <DoseNumbers {...props} />
-        {!station && number("sets", t("dose.sets"), undefined, 1)}
-        {!station && <span>{t("dose.setsAfter", { n: block.sets })}</span>}
-        <SideChoice {...props} />
-      </div>
-      {plan && plan.onRungs.length > 0 && <OnRungs plan={plan} ladder={ladder} />}
-      {expected && <p className="border-l-4 border-rule pl-3 text-[0.95rem]">{expected}</p>}
-      {plan && <Turns {...props} plan={plan} />}
-      <p className="text-[0.95rem] text-soft">
-        <Term of="gate" />{" "}
-        {t("dose.opens", {
-          gate: gate({ ...rung, gate: plan?.gate ?? rung.gate }),
-          easier: words.easier,
-          harder: words.harder,
-        })}
-      </p>
-      <div className="space-y-1.5 border-y border-rule py-2 text-[0.95rem]">
-        {!station && (
-          <Fold name={t("fold.rest")} values={restTold(block, plan)} open={!!must("restSec")}>
-            <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5">
-              <Choice
-                label={t("dose.rest")}
-                value={block.rest}
-                options={[
-                  { value: "FIXED", text: t("dose.restIs.FIXED") },
-                  { value: "AS_NEEDED", text: t("dose.restIs.AS_NEEDED") },
-                  { value: "NONE", text: t("dose.restIs.NONE") },
-                ]}
-                onChange={(rest) => onChange({ ...block, rest }, "rest kind")}
-              />
-              {block.rest !== "NONE" && number("restSec", t("dose.rest"), t("sec"))}
-              {plan && plan.turns > 1 && block.rest !== "NONE" && (
-                <Choice
-                  label={t("dose.waiting")}
-                  value={block.waitIsRest ? "yes" : "no"}
-                  options={[
-                    { value: "yes", text: t("dose.waitingIs.rest") },
-                    { value: "no", text: t("dose.waitingIs.noRest") },
-                  ]}
-                  onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
-                />
-              )}
-            </div>
-          </Fold>
+        {block.rest !== "NONE" && <BlockNumber {...props} field="restSec" label={t("dose.rest")} unit={t("sec")} />}
+        {plan && plan.turns > 1 && block.rest !== "NONE" && (
+          <Choice
+            label={t("dose.waiting")}
+            value={block.waitIsRest ? "yes" : "no"}
+            options={[
+              { value: "yes", text: t("dose.waitingIs.rest") },
+              { value: "no", text: t("dose.waitingIs.noRest") },
+            ]}
+            onChange={(v) => onChange({ ...block, waitIsRest: v === "yes" }, "waitIsRest")}
+          />
         )}
-        <Fold
-          name={t("fold.around")}
-          values={t("fold.aroundIs", {
-            setUp: block.setupSec,
-            explain: block.explainSec,
-            cue: t(`fold.cue.${block.cue}`),
-            countIn: block.countInSec,
-          })}
-          open={AROUND.some((field) => !!must(field))}
-        >
-          <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
-            <span>{t("around.setUp")}</span>
-            {number("setupSec", t("around.setUp"), t("sec"), 5, ",")}
-            <Choice
-              label={t("around.cue")}
-              value={block.cue}
-              options={[
-                { value: "FIRST", text: t("around.cueIs.FIRST") },
-                { value: "AFTER_A_TRY", text: t("around.cueIs.AFTER_A_TRY") },
-              ]}
-              onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
+      </div>
+    </Fold>
+  );
+}
+
+/** What is between the rounds: setting up, telling, counting in, changing. */
+function AroundFold(props: Props) {
+  const { block, plan, must, onEdit } = props;
+  return (
+    <Fold
+      name={t("fold.around")}
+      values={t("fold.aroundIs", {
+        setUp: block.setupSec,
+        explain: block.explainSec,
+        cue: t(`fold.cue.${block.cue}`),
+        countIn: block.countInSec,
+      })}
+      open={AROUND.some((field) => !!must(field))}
+    >
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-2.5 text-[0.95rem]">
+        <span>{t("around.setUp")}</span>
+        <BlockNumber {...props} field="setupSec" label={t("around.setUp")} unit={t("sec")} step={5} tail="," />
+        <Choice
+          label={t("around.cue")}
+          value={block.cue}
+          options={[
+            { value: "FIRST", text: t("around.cueIs.FIRST") },
+            { value: "AFTER_A_TRY", text: t("around.cueIs.AFTER_A_TRY") },
+          ]}
+          onChange={(cue) => onEdit({ type: "GIVE_CUE", blockId: block.id, cue })}
+        />
+        <BlockNumber {...props} field="explainSec" label={t("around.explain")} unit={t("sec")} step={5} tail="," />
+        <span>{t("around.countInBefore")}</span>
+        <BlockNumber
+          {...props}
+          field="countInSec"
+          label={t("around.countIn")}
+          unit={t("sec")}
+          step={1}
+          tail={plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined}
+        />
+        {plan && plan.sides > 1 && (
+          <>
+            <span>{t("around.changeSidesBefore")}</span>
+            <BlockNumber
+              {...props}
+              field="sideSwapSec"
+              label={t("around.changeSides")}
+              unit={t("sec")}
+              step={5}
+              tail={plan.turns > 1 ? "," : undefined}
             />
-            {number("explainSec", t("around.explain"), t("sec"), 5, ",")}
-            <span>{t("around.countInBefore")}</span>
-            {number(
-              "countInSec",
-              t("around.countIn"),
-              t("sec"),
-              1,
-              plan && (plan.sides > 1 || plan.turns > 1) ? "," : undefined,
-            )}
-            {plan && plan.sides > 1 && (
-              <>
-                <span>{t("around.changeSidesBefore")}</span>
-                {number("sideSwapSec", t("around.changeSides"), t("sec"), 5, plan.turns > 1 ? "," : undefined)}
-              </>
-            )}
-            {plan && plan.turns > 1 && (
-              <>
-                <span>{t("around.changePlacesBefore")}</span>
-                {number("turnSwapSec", t("around.changePlaces"), t("sec"))}
-              </>
-            )}
-          </div>
-        </Fold>
-        <BlockMore {...props} />
+          </>
+        )}
+        {plan && plan.turns > 1 && (
+          <>
+            <span>{t("around.changePlacesBefore")}</span>
+            <BlockNumber {...props} field="turnSwapSec" label={t("around.changePlaces")} unit={t("sec")} />
+          </>
+        )}
       </div>
-      <div className="flex flex-wrap gap-2">
-        <MoveButtons {...props} />
-        {!station && <SplitFor {...props} />}
-      </div>
-    </fieldset>
+    </Fold>
+  );
+}
+
+/** A number of the block, changed in place. */
+function BlockNumber({
+  block,
+  must,
+  onChange,
+  field,
+  label,
+  unit,
+  step = 5,
+  tail,
+}: Pick<Props, "block" | "must" | "onChange"> & {
+  field: NumericField;
+  label: string;
+  unit?: string;
+  step?: number;
+  tail?: string | undefined;
+}) {
+  return (
+    <NumberField
+      label={label}
+      unit={unit}
+      tail={tail}
+      step={step}
+      value={block[field]}
+      must={must(field)}
+      onChange={(v) => onChange({ ...block, [field]: v as number }, field)}
+    />
   );
 }
 

@@ -45,7 +45,8 @@ export function PlanView() {
   return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} onOffer={onOffer} rooms={rooms.data} />;
 }
 
-function Editor({
+/** The lesson as it is being changed. */
+function useEditor({
   loaded,
   catalogue,
   onOffer,
@@ -115,45 +116,77 @@ function Editor({
   const addTime = (kind: "WATER" | "TALK" | "FREE" | "ROUTINE") =>
     add((id, at) => ({ type: "ADD_TIME", id, at, kind, seconds: null }));
 
+  return {
+    loaded,
+    catalogue,
+    onOffer,
+    rooms,
+    plan,
+    saved,
+    draft,
+    problem,
+    change,
+    changeLesson,
+    chosenId,
+    setChosenId,
+    adding,
+    setAdding,
+    proposing,
+    setProposing,
+    readOnly,
+    choose,
+    blocks,
+    chosen,
+    shownPlan,
+    shownCircuit,
+    shownLadder,
+    setBlocks,
+    must,
+    atHome,
+    rehearsal,
+    rehearsed,
+    mayRehearse,
+    undo,
+    redo,
+    here,
+    add,
+    addTime,
+  };
+}
+
+type Parts = ReturnType<typeof useEditor>;
+
+function Editor(props: Parameters<typeof useEditor>[0]) {
+  const parts = useEditor(props);
+  const {
+    loaded,
+    catalogue,
+    onOffer,
+    rooms,
+    plan,
+    saved,
+    draft,
+    changeLesson,
+    chosenId,
+    setChosenId,
+    adding,
+    setAdding,
+    proposing,
+    setProposing,
+    readOnly,
+    chosen,
+    must,
+    atHome,
+    rehearsal,
+    rehearsed,
+    mayRehearse,
+    here,
+    add,
+  } = parts;
   return (
     <div>
       <BegunNote pupils={saved.pupils} />
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="mr-auto">
-          <input
-            aria-label={t("planView.nameOfTheLesson")}
-            className="w-full min-w-64 bg-transparent font-head font-bold"
-            aria-invalid={!!must("name")}
-            value={draft.name}
-            readOnly={readOnly}
-            onChange={(e) => change({ ...draft, name: e.target.value }, "name")}
-          />
-        </h1>
-        <SaveState plan={plan} />
-        {!readOnly && (
-          <>
-            <button type="button" className="btn" onClick={undo} disabled={!undo} aria-keyshortcuts="Control+Z">
-              <Undo2 size={18} aria-hidden /> {t("planView.undo")}
-            </button>
-            <button type="button" className="btn" onClick={redo} disabled={!redo} aria-keyshortcuts="Control+Shift+Z">
-              <Redo2 size={18} aria-hidden /> {t("planView.redo")}
-            </button>
-          </>
-        )}
-        {atHome && !readOnly && (
-          <Link className="btn btn-main" to={`/home?lesson=${loaded.id}`} onClick={() => choose(loaded.classId)}>
-            {t("planView.sendItHome")}
-          </Link>
-        )}
-        <FindingsChip findings={saved.findings} />
-        {mayRehearse && <RehearseButton rehearsal={rehearsal} lesson={draft.lesson} />}
-        {!atHome && blocks.length > 0 && (
-          <Link className="btn no-underline" to={`/plan/${loaded.id}/page`}>
-            <Printer size={18} aria-hidden /> {t("planView.print")}
-          </Link>
-        )}
-        {!atHome && <RunButton lessonId={loaded.id} disabled={blocks.length === 0 || plan.unsaved} />}
-      </div>
+      <Top {...parts} />
       {must("name") && (
         <p className="font-semibold text-alert">
           {t("planView.name")} {must("name")}.
@@ -176,99 +209,10 @@ function Editor({
 
       <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1.7fr)_minmax(18rem,1fr)]">
         <div>
-          <BlockList
-            blocks={blocks}
-            plans={saved.plan.blocks}
-            circuits={atHome ? [] : draft.lesson.circuits}
-            circuitPlans={saved.plan.circuits}
-            catalogue={catalogue}
-            onOffer={onOffer}
-            problem={problem}
-            chosenId={chosenId}
-            onChoose={setChosenId}
-            onChange={setBlocks}
-            onCircuits={(circuits, step) => changeLesson({ ...draft.lesson, circuits }, step)}
-            onEdit={plan.edit}
-            who={saved.who}
-            findings={saved.findings}
-            readOnly={readOnly}
-          />
-          {!readOnly && (
-            <p className="mt-4 flex flex-wrap gap-2">
-              <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
-                {t("planView.addABlock")}
-              </button>
-              <ProposeButton onPress={() => setProposing(true)} />
-              {!atHome && <SideBySide blocks={blocks} catalogue={catalogue} onEdit={plan.edit} />}
-              <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
-                {t("planView.routine")}
-              </button>
-              <button type="button" className="btn" onClick={() => addTime("WATER")}>
-                {t("planView.water")}
-              </button>
-              <button type="button" className="btn" onClick={() => addTime("TALK")}>
-                {t("planView.talk")}
-              </button>
-              <button type="button" className="btn" onClick={() => addTime("FREE")}>
-                {t("planView.freeCombining")}
-              </button>
-            </p>
-          )}
+          <Blocks {...parts} />
         </div>
         <aside aria-label={t("planView.roomAndFindings")} className="space-y-5 lg:row-span-2">
-          <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
-          {shownCircuit ? (
-            <StationsRoom
-              place={saved.place}
-              circuit={shownCircuit}
-              plans={saved.plan.blocks}
-              names={shownCircuit.stations.map((s) => {
-                const station = saved.lesson.blocks.find((b) => b.id === s.blockId);
-                return station ? blockName(station, catalogue) : "";
-              })}
-              spaceName={saved.spaceName}
-              chosenId={chosenId}
-              onPlace={
-                readOnly
-                  ? undefined
-                  : (blockId, xM, yM) =>
-                      plan.edit(
-                        [{ type: "PLACE_STATION", circuitId: shownCircuit.id, blockId, xM, yM }],
-                        `place ${blockId} ${Date.now()}`,
-                      )
-              }
-              must={must("edits[0].place") ?? must("place")}
-            />
-          ) : (
-            <Room
-              place={saved.place}
-              plan={shownPlan}
-              block={chosen ?? blocks[0]}
-              needsWall={shownLadder?.footprint.needsWall ?? false}
-              name={saved.spaceName}
-              atHome={atHome}
-            />
-          )}
-          <Findings
-            view={saved}
-            catalogue={catalogue}
-            readOnly={readOnly}
-            waiting={plan.unsaved}
-            onMend={plan.mend}
-            onSilence={(silenced) => changeLesson({ ...draft.lesson, silenced }, `silence ${silenced.length}`)}
-            onChoose={setChosenId}
-          />
-          {shownLadder && (
-            <div className="border-l-4 border-move pl-3">
-              <h3 className="font-bold">{t("planView.takeCare")}</h3>
-              <ul>
-                {shownLadder.cautions.map((c) => (
-                  <li key={c}>{caution[c]}</li>
-                ))}
-              </ul>
-            </div>
-          )}
-          <p className="text-sm text-soft">{deferring}</p>
+          <Beside {...parts} />
         </aside>
         {/* Behind the findings where there is one column: what stands against the lesson comes before its kit. */}
         <div>
@@ -301,5 +245,202 @@ function Editor({
         onAdd={(l, r) => add((id, at) => ({ type: "ADD", id, at, ladderId: l.id, rungId: r.id }))}
       />
     </div>
+  );
+}
+
+/** The name, and what can be done with the whole lesson. */
+function Top({
+  loaded,
+  plan,
+  saved,
+  draft,
+  change,
+  readOnly,
+  choose,
+  blocks,
+  must,
+  atHome,
+  rehearsal,
+  mayRehearse,
+  undo,
+  redo,
+}: Parts) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h1 className="mr-auto">
+        <input
+          aria-label={t("planView.nameOfTheLesson")}
+          className="w-full min-w-64 bg-transparent font-head font-bold"
+          aria-invalid={!!must("name")}
+          value={draft.name}
+          readOnly={readOnly}
+          onChange={(e) => change({ ...draft, name: e.target.value }, "name")}
+        />
+      </h1>
+      <SaveState plan={plan} />
+      {!readOnly && (
+        <>
+          <button type="button" className="btn" onClick={undo} disabled={!undo} aria-keyshortcuts="Control+Z">
+            <Undo2 size={18} aria-hidden /> {t("planView.undo")}
+          </button>
+          <button type="button" className="btn" onClick={redo} disabled={!redo} aria-keyshortcuts="Control+Shift+Z">
+            <Redo2 size={18} aria-hidden /> {t("planView.redo")}
+          </button>
+        </>
+      )}
+      {atHome && !readOnly && (
+        <Link className="btn btn-main" to={`/home?lesson=${loaded.id}`} onClick={() => choose(loaded.classId)}>
+          {t("planView.sendItHome")}
+        </Link>
+      )}
+      <FindingsChip findings={saved.findings} />
+      {mayRehearse && <RehearseButton rehearsal={rehearsal} lesson={draft.lesson} />}
+      {!atHome && blocks.length > 0 && (
+        <Link className="btn no-underline" to={`/plan/${loaded.id}/page`}>
+          <Printer size={18} aria-hidden /> {t("planView.print")}
+        </Link>
+      )}
+      {!atHome && <RunButton lessonId={loaded.id} disabled={blocks.length === 0 || plan.unsaved} />}
+    </div>
+  );
+}
+
+/** The tasks in their order, and what can be added. */
+function Blocks({
+  catalogue,
+  onOffer,
+  plan,
+  saved,
+  draft,
+  problem,
+  changeLesson,
+  chosenId,
+  setChosenId,
+  setAdding,
+  setProposing,
+  readOnly,
+  blocks,
+  setBlocks,
+  atHome,
+  addTime,
+}: Parts) {
+  return (
+    <>
+      <BlockList
+        blocks={blocks}
+        plans={saved.plan.blocks}
+        circuits={atHome ? [] : draft.lesson.circuits}
+        circuitPlans={saved.plan.circuits}
+        catalogue={catalogue}
+        onOffer={onOffer}
+        problem={problem}
+        chosenId={chosenId}
+        onChoose={setChosenId}
+        onChange={setBlocks}
+        onCircuits={(circuits, step) => changeLesson({ ...draft.lesson, circuits }, step)}
+        onEdit={plan.edit}
+        who={saved.who}
+        findings={saved.findings}
+        readOnly={readOnly}
+      />
+      {!readOnly && (
+        <p className="mt-4 flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">
+            {t("planView.addABlock")}
+          </button>
+          <ProposeButton onPress={() => setProposing(true)} />
+          {!atHome && <SideBySide blocks={blocks} catalogue={catalogue} onEdit={plan.edit} />}
+          <button type="button" className="btn" onClick={() => addTime("ROUTINE")}>
+            {t("planView.routine")}
+          </button>
+          <button type="button" className="btn" onClick={() => addTime("WATER")}>
+            {t("planView.water")}
+          </button>
+          <button type="button" className="btn" onClick={() => addTime("TALK")}>
+            {t("planView.talk")}
+          </button>
+          <button type="button" className="btn" onClick={() => addTime("FREE")}>
+            {t("planView.freeCombining")}
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The room of what is shown, what stands against the lesson, and what to take care of. */
+function Beside({
+  catalogue,
+  draft,
+  plan,
+  saved,
+  changeLesson,
+  chosenId,
+  setChosenId,
+  readOnly,
+  blocks,
+  chosen,
+  shownPlan,
+  shownCircuit,
+  shownLadder,
+  must,
+  atHome,
+}: Parts) {
+  return (
+    <>
+      <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
+      {shownCircuit ? (
+        <StationsRoom
+          place={saved.place}
+          circuit={shownCircuit}
+          plans={saved.plan.blocks}
+          names={shownCircuit.stations.map((s) => {
+            const station = saved.lesson.blocks.find((b) => b.id === s.blockId);
+            return station ? blockName(station, catalogue) : "";
+          })}
+          spaceName={saved.spaceName}
+          chosenId={chosenId}
+          onPlace={
+            readOnly
+              ? undefined
+              : (blockId, xM, yM) =>
+                  plan.edit(
+                    [{ type: "PLACE_STATION", circuitId: shownCircuit.id, blockId, xM, yM }],
+                    `place ${blockId} ${Date.now()}`,
+                  )
+          }
+          must={must("edits[0].place") ?? must("place")}
+        />
+      ) : (
+        <Room
+          place={saved.place}
+          plan={shownPlan}
+          block={chosen ?? blocks[0]}
+          needsWall={shownLadder?.footprint.needsWall ?? false}
+          name={saved.spaceName}
+          atHome={atHome}
+        />
+      )}
+      <Findings
+        view={saved}
+        catalogue={catalogue}
+        readOnly={readOnly}
+        waiting={plan.unsaved}
+        onMend={plan.mend}
+        onSilence={(silenced) => changeLesson({ ...draft.lesson, silenced }, `silence ${silenced.length}`)}
+        onChoose={setChosenId}
+      />
+      {shownLadder && (
+        <div className="border-l-4 border-move pl-3">
+          <h3 className="font-bold">{t("planView.takeCare")}</h3>
+          <ul>
+            {shownLadder.cautions.map((c) => (
+              <li key={c}>{caution[c]}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <p className="text-sm text-soft">{deferring}</p>
+    </>
   );
 }

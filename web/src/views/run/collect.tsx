@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import { against } from "../../api/queries";
-import type { Crew, Run, RunEvent } from "../../api/types";
+import type { Crew, Run, RunEvent, RunScript, ScriptTurn, Segment } from "../../api/types";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
 import { texts } from "../../words/texts";
@@ -20,7 +20,19 @@ import type { useRun } from "./use-run";
 const t = texts("run");
 
 /** All numbers of a turn in spot order: type, Enter, next. Taps are there already; whoever forgot is left out and asked again. */
-export function Collect({
+export function Collect(props: Omit<Parameters<typeof Sheet>[0], "segment" | "block" | "turn">) {
+  const { segments, blocks } = props.run.sheet.script;
+  const segment = segments[props.round];
+  const block = segment && blocks[segment.block];
+  const turn = block?.turns[segment?.turn ?? 0];
+  return segment && block && turn ? <Sheet {...props} segment={segment} block={block} turn={turn} /> : null;
+}
+
+/** Who is asked for which number, and what is known of it. */
+function useSheet({
+  segment,
+  block,
+  turn,
   run,
   played,
   counts,
@@ -32,6 +44,9 @@ export function Collect({
   onClose,
   record,
 }: {
+  segment: Segment;
+  block: RunScript["blocks"][number];
+  turn: ScriptTurn;
   run: Run;
   played: Played;
   counts: Map<string, Tally>;
@@ -45,10 +60,7 @@ export function Collect({
   record: ReturnType<typeof useRun>["record"];
 }) {
   const { script } = run.sheet;
-  const { segments, blocks } = script;
-  const segment = segments[round];
-  const block = segment && blocks[segment.block];
-  const turn = segment && block?.turns[segment.turn];
+  const { segments } = script;
   const form = useRef<HTMLFormElement>(null);
   const active = useRef<DialTarget>(null);
   const [dial, setDial] = useOnDevice<boolean>("marble.dial", !!globalThis.matchMedia?.("(pointer: coarse)").matches);
@@ -60,7 +72,6 @@ export function Collect({
   useEffect(() => {
     form.current?.querySelector<HTMLInputElement>("input[data-open=true]")?.focus();
   }, []);
-  if (!segment || !block || !turn) return null;
   const ladder = ladderInForce(run, block);
   const rungs = ladder?.rungs ?? [];
   const rounds = roundsOfTurn(segments, round);
@@ -116,6 +127,55 @@ export function Collect({
   const bettered = before.data?.filter((b) => b.newBest).length ?? 0;
   const broken = before.data?.find((b) => b.brokenOff);
   const others = missing.filter((r) => r !== round);
+  return {
+    questions,
+    segment,
+    block,
+    run,
+    played,
+    events,
+    round,
+    onChoose,
+    onClose,
+    record,
+    script,
+    segments,
+    form,
+    active,
+    dial,
+    setDial,
+    before,
+    ladder,
+    rungs,
+    rounds,
+    name,
+    here,
+    crews,
+    known,
+    measureOf,
+    boundSec,
+    question,
+    tell,
+    goOn,
+    trial,
+    markTrial,
+    rungsHere,
+    one,
+    rungHere,
+    reps,
+    undone,
+    reached,
+    bettered,
+    broken,
+    others,
+  };
+}
+
+type Parts = ReturnType<typeof useSheet>;
+
+function Sheet(props: Parameters<typeof useSheet>[0]) {
+  const parts = useSheet(props);
+  const { run, played, onChoose, onClose, form, active, dial, before, reached, bettered, broken, others } = parts;
   return (
     <form
       ref={form}
@@ -124,121 +184,10 @@ export function Collect({
       onSubmit={(e) => e.preventDefault()}
       onKeyDown={(e) => e.key === "Escape" && onClose()}
     >
-      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <div>
-          <p className="text-mist">
-            {[
-              ladder && !circuitOf(script, segment.block)
-                ? `${segment.block + 1} ${ladder.name}`
-                : blockName(run, segment.block),
-              rungsHere.size === 1 && rungHere?.name,
-              turnName(run, round, played),
-            ]
-              .filter(Boolean)
-              .join(" · ")}
-          </p>
-          <h2>{one ? [...questions][0] : "Each on their own rung: the question is beside each name."}</h2>
-        </div>
-        {one && (
-          <span className="text-mist">
-            {t("collect.counts")} {rungHere?.counts}
-          </span>
-        )}
-        <span className="ml-auto flex flex-wrap gap-2">
-          {undone.length > 0 && (
-            <button
-              type="button"
-              className="btn btn-small"
-              onClick={() => {
-                for (const a of undone) tell(a.r, a.crew, a.pupilId, reps ?? 0, null);
-              }}
-            >
-              {t("collect.allOthersDid")} {reps}
-            </button>
-          )}
-          <button
-            type="button"
-            className="btn btn-small"
-            aria-pressed={trial}
-            onClick={markTrial}
-            title={t("collect.aTrialIsKept")}
-          >
-            {trial ? "A trial: nobody’s best" : "It was a trial"}
-          </button>
-          <button type="button" className="btn btn-small" aria-pressed={dial} onClick={() => setDial(!dial)}>
-            {t("collect.dial")}
-          </button>
-          <button type="button" className="btn btn-small" data-after onClick={onClose}>
-            {t("collect.done")}{" "}
-            <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{t("collect.esc")}</kbd>
-          </button>
-        </span>
-      </div>
+      <Head {...parts} />
       {/* As the pupils stand and call: one spot after the other, both sides of a spot together. */}
       <div className="flex flex-col gap-5 sm:flex-row">
-        <ol className="min-w-0 flex-1 gap-x-8 lg:columns-2">
-          {crews.map((crew) => (
-            <li
-              key={crew.spot}
-              className="flex break-inside-avoid flex-wrap items-center gap-x-3 gap-y-1 border-b border-[#3a504d] py-1"
-            >
-              <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
-              <span className="min-w-32 flex-1 leading-tight">
-                <span className="font-semibold">{name(here(crew))}</span>
-                <span className="block text-sm text-mist">
-                  {crew.helpers.length
-                    ? `${name(crew.helpers)} counted`
-                    : crew.workers.length > 1
-                      ? "counted for themselves"
-                      : "counted alone"}
-                </span>
-                {!one && (
-                  <span className="block text-sm">
-                    {rungs.find((r) => r.id === played.rungId(round, here(crew)[0] ?? ""))?.name}:{" "}
-                    {question(round, here(crew)[0] ?? "")}
-                  </span>
-                )}
-              </span>
-              {rounds.map((r) => {
-                const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
-                const whom = askedOf(block, played, r, crew);
-                return whom.map((pupilId) => {
-                  const whose = whom.length > 1 ? name([pupilId]) : name(here(crew));
-                  const measure = measureOf(r, pupilId);
-                  const view = viewOf(measure);
-                  return (
-                    <NumberBox
-                      key={`${r}/${played.take(r)}/${pupilId}`}
-                      label={`${whose}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
-                      side={whom.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
-                      known={known(r, crew, pupilId)}
-                      own={againstOwn(
-                        before.data?.find((b) => b.segment === r && b.pupilId === pupilId),
-                        crew.workers.length > 1 && whom.length === 1,
-                      )}
-                      most={view.most(measure, boundSec(r))}
-                      within={"n" in measure && measure.n !== null ? "of so many" : `in ${boundSec(r)} s`}
-                      timed={view.timed ?? false}
-                      dial={dial}
-                      active={active}
-                      onTell={(score, timeMs) => tell(r, crew, pupilId, score, timeMs)}
-                      onNext={goOn}
-                    />
-                  );
-                });
-              })}
-              {crew.workers.length === 1 && (
-                <OwnWord
-                  name={name(crew.workers)}
-                  pupilId={crew.workers[0] ?? ""}
-                  round={rounds.at(-1) ?? round}
-                  events={events}
-                  record={record}
-                />
-              )}
-            </li>
-          ))}
-        </ol>
+        <Rows {...parts} />
         {dial && <Dial to={() => active.current} />}
       </div>
       {before.data && before.data.length > 0 && (
@@ -259,5 +208,171 @@ export function Collect({
         </p>
       )}
     </form>
+  );
+}
+
+/** What is asked, and what holds for all of them. */
+function Head({
+  questions,
+  segment,
+  run,
+  played,
+  round,
+  onClose,
+  script,
+  dial,
+  setDial,
+  ladder,
+
+  tell,
+  trial,
+  markTrial,
+  rungsHere,
+  one,
+  rungHere,
+  reps,
+  undone,
+}: Parts) {
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div>
+        <p className="text-mist">
+          {[
+            ladder && !circuitOf(script, segment.block)
+              ? `${segment.block + 1} ${ladder.name}`
+              : blockName(run, segment.block),
+            rungsHere.size === 1 && rungHere?.name,
+            turnName(run, round, played),
+          ]
+            .filter(Boolean)
+            .join(" · ")}
+        </p>
+        <h2>{one ? [...questions][0] : "Each on their own rung: the question is beside each name."}</h2>
+      </div>
+      {one && (
+        <span className="text-mist">
+          {t("collect.counts")} {rungHere?.counts}
+        </span>
+      )}
+      <span className="ml-auto flex flex-wrap gap-2">
+        {undone.length > 0 && (
+          <button
+            type="button"
+            className="btn btn-small"
+            onClick={() => {
+              for (const a of undone) tell(a.r, a.crew, a.pupilId, reps ?? 0, null);
+            }}
+          >
+            {t("collect.allOthersDid")} {reps}
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-small"
+          aria-pressed={trial}
+          onClick={markTrial}
+          title={t("collect.aTrialIsKept")}
+        >
+          {trial ? "A trial: nobody’s best" : "It was a trial"}
+        </button>
+        <button type="button" className="btn btn-small" aria-pressed={dial} onClick={() => setDial(!dial)}>
+          {t("collect.dial")}
+        </button>
+        <button type="button" className="btn btn-small" data-after onClick={onClose}>
+          {t("collect.done")} <kbd className="hidden text-sm font-normal opacity-75 sm:inline">{t("collect.esc")}</kbd>
+        </button>
+      </span>
+    </div>
+  );
+}
+
+/** A line for each spot, as the pupils stand. */
+function Rows({
+  block,
+  played,
+  events,
+  round,
+  record,
+  segments,
+  active,
+  dial,
+  before,
+  rungs,
+  rounds,
+  name,
+  here,
+  crews,
+  known,
+  measureOf,
+  boundSec,
+  question,
+  tell,
+  goOn,
+  one,
+}: Parts) {
+  return (
+    <ol className="min-w-0 flex-1 gap-x-8 lg:columns-2">
+      {crews.map((crew) => (
+        <li
+          key={crew.spot}
+          className="flex break-inside-avoid flex-wrap items-center gap-x-3 gap-y-1 border-b border-[#3a504d] py-1"
+        >
+          <span className="clock w-6 text-right text-mist">{crew.spot + 1}</span>
+          <span className="min-w-32 flex-1 leading-tight">
+            <span className="font-semibold">{name(here(crew))}</span>
+            <span className="block text-sm text-mist">
+              {crew.helpers.length
+                ? `${name(crew.helpers)} counted`
+                : crew.workers.length > 1
+                  ? "counted for themselves"
+                  : "counted alone"}
+            </span>
+            {!one && (
+              <span className="block text-sm">
+                {rungs.find((r) => r.id === played.rungId(round, here(crew)[0] ?? ""))?.name}:{" "}
+                {question(round, here(crew)[0] ?? "")}
+              </span>
+            )}
+          </span>
+          {rounds.map((r) => {
+            const side = block.sides[segments[r]?.side ?? 0] ?? "NONE";
+            const whom = askedOf(block, played, r, crew);
+            return whom.map((pupilId) => {
+              const whose = whom.length > 1 ? name([pupilId]) : name(here(crew));
+              const measure = measureOf(r, pupilId);
+              const view = viewOf(measure);
+              return (
+                <NumberBox
+                  key={`${r}/${played.take(r)}/${pupilId}`}
+                  label={`${whose}${side === "NONE" ? "" : `, ${sideCall[side].toLowerCase()}`}`}
+                  side={whom.length > 1 ? whose : rounds.length > 1 ? sideWord[side] : ""}
+                  known={known(r, crew, pupilId)}
+                  own={againstOwn(
+                    before.data?.find((b) => b.segment === r && b.pupilId === pupilId),
+                    crew.workers.length > 1 && whom.length === 1,
+                  )}
+                  most={view.most(measure, boundSec(r))}
+                  within={"n" in measure && measure.n !== null ? "of so many" : `in ${boundSec(r)} s`}
+                  timed={view.timed ?? false}
+                  dial={dial}
+                  active={active}
+                  onTell={(score, timeMs) => tell(r, crew, pupilId, score, timeMs)}
+                  onNext={goOn}
+                />
+              );
+            });
+          })}
+          {crew.workers.length === 1 && (
+            <OwnWord
+              name={name(crew.workers)}
+              pupilId={crew.workers[0] ?? ""}
+              round={rounds.at(-1) ?? round}
+              events={events}
+              record={record}
+            />
+          )}
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -1,5 +1,5 @@
-import { useEffect, useRef } from "react";
-import type { Crew, Run, Segment, Tap } from "../../api/types";
+import { type RefObject, useEffect, useRef } from "react";
+import type { Crew, Ladder, Run, RunScript, ScriptTurn, Segment, Tap } from "../../api/types";
 import { texts } from "../../words/texts";
 import { thisDevice } from "./device";
 import { ladderInForce } from "./in-force";
@@ -20,16 +20,49 @@ const say = texts("run");
 const PAD_KEYS = ["q", "w", "e", "r", "t", "y", "u", "i", "o", "z", "x", "c"];
 
 /** Pads for the few whom the adult watches; for all others the partner counts. */
-export function Pads({
+export function Pads(
+  props: Omit<Parameters<typeof Spots>[0], "round" | "work" | "block" | "turn" | "ladder" | "mine">,
+) {
+  const { run, segment, station } = props;
+  // The taps made on this screen, so that a pad can take back its own last one.
+  const mine = useRef<{ id: string; key: string }[]>([]);
+  const { segments, blocks } = run.sheet.script;
+  const nextWork = segments.find((s) => s.kind === "WORK" && s.beside == null && s.index >= segment.index);
+  const byTheClock = ["WORK", "SIDE_SWAP"].includes(segment.kind)
+    ? roundAt(segments, segment.index)
+    : (nextWork?.index ?? -1);
+  const round = ofStation(run.sheet.script, byTheClock, station);
+  const work = segments[round];
+  const block = work && blocks[work.block];
+  const turn = block?.turns[work?.turn ?? 0];
+  const ladder = ladderInForce(run, block);
+  if (!work || !block || !turn || !ladder) return null;
+  if (!block.counted) return <p className="text-mist">{say("pads.nothingIsCountedHere")}</p>;
+  return <Spots {...props} round={round} work={work} block={block} turn={turn} ladder={ladder} mine={mine} />;
+}
+
+/** Who is at which spot, what was tapped for them, and the keys. */
+function useSpots({
+  round,
+  work,
+  block,
+  turn,
+  ladder,
+  mine,
   run,
   played,
   counts,
   segment,
-  station,
   watched,
   onWatch,
   record,
 }: {
+  round: number;
+  work: Segment;
+  block: RunScript["blocks"][number];
+  turn: ScriptTurn;
+  ladder: Ladder;
+  mine: RefObject<{ id: string; key: string }[]>;
   run: Run;
   played: Played;
   counts: Map<string, Tally>;
@@ -40,35 +73,22 @@ export function Pads({
   onWatch: (ids: string[]) => void;
   record: ReturnType<typeof useRun>["record"];
 }) {
-  const { segments, blocks } = run.sheet.script;
-  const nextWork = segments.find((s) => s.kind === "WORK" && s.beside == null && s.index >= segment.index);
-  const byTheClock = ["WORK", "SIDE_SWAP"].includes(segment.kind)
-    ? roundAt(segments, segment.index)
-    : (nextWork?.index ?? -1);
-  const round = ofStation(run.sheet.script, byTheClock, station);
-  const work = segments[round];
-  const block = work && blocks[work.block];
-  const turn = work && block?.turns[work.turn];
-  const ladder = ladderInForce(run, block);
   // At a station only those of the group that is there can be watched.
-  const stationsOwn =
-    work && turn && circuitOf(run.sheet.script, work.block)
-      ? new Set([...turn.waiting, ...turn.crews.flatMap((c) => [...c.workers, ...c.helpers])])
-      : undefined;
+  const stationsOwn = circuitOf(run.sheet.script, work.block)
+    ? new Set([...turn.waiting, ...turn.crews.flatMap((c) => [...c.workers, ...c.helpers])])
+    : undefined;
   const names = new Map(run.sheet.pupils.map((p) => [p.pupilId, p.name]));
   const name = (ids: string[]) => ids.map((id) => names.get(id) ?? "?").join(" & ");
-  const crews = (turn?.crews ?? []).filter((c) => c.workers.some((w) => !played.away.has(w)));
+  const crews = turn.crews.filter((c) => c.workers.some((w) => !played.away.has(w)));
   const shown = crews.filter((c) => c.workers.some((w) => watched.includes(w))).slice(0, PAD_KEYS.length);
   const open = segment.kind === "WORK" || segment.kind === "SIDE_SWAP";
   const take = played.take(round);
 
   /** Who of a crew is here: what they do together is kept under the first. */
   const firstOf = (crew: Crew) => crew.workers.find((w) => !played.away.has(w)) ?? crew.workers[0] ?? "";
-  // The taps made on this screen, so that a pad can take back its own last one.
-  const mine = useRef<{ id: string; key: string }[]>([]);
   const of = (crew: Crew) => {
     const first = firstOf(crew);
-    const rung = block && rungIn(block, played.rungId(round, first));
+    const rung = rungIn(block, played.rungId(round, first));
     const all = counts.get(tallyKey(round, take, first));
     // Whoever taps sees what they tapped, also where another device counts the same pupil.
     const taps: Tap[] = (all?.by.find((c) => c.device === thisDevice()) ?? all)?.taps ?? [];
@@ -94,7 +114,7 @@ export function Pads({
 
   const byKey = useRef<(e: KeyboardEvent) => void>(() => {});
   byKey.current = (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || e.repeat || !block) return;
+    if (e.ctrlKey || e.metaKey || e.altKey || e.repeat) return;
     if (e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]")) return;
     const crew = shown[PAD_KEYS.indexOf(e.key.toLowerCase())];
     const { rung, taps } = crew ? of(crew) : {};
@@ -109,8 +129,6 @@ export function Pads({
     return () => window.removeEventListener("keydown", listen);
   }, []);
 
-  if (!turn || !block || !ladder) return null;
-  if (!block.counted) return <p className="text-mist">{say("pads.nothingIsCountedHere")}</p>;
   const planned = rungOfSet(block, work.set);
   const main = ladder.rungs.find((r) => r.id === planned);
   // What is drawn to be pointed at needs half the width.
@@ -118,8 +136,90 @@ export function Pads({
     const { rung } = of(crew);
     return rung && viewOf(rung.measure).drawn;
   });
+  return {
+    round,
+    work,
+    block,
+    ladder,
+    run,
+    played,
+    counts,
+    watched,
+    onWatch,
+    record,
+    stationsOwn,
+    name,
+    crews,
+    shown,
+    open,
+    take,
+    firstOf,
+    of,
+    tapFor,
+    takeBack,
+    workedMs,
+    planned,
+    main,
+    drawnOn,
+  };
+}
+
+type Parts = ReturnType<typeof useSpots>;
+
+/** The pads of the spots that are watched, and the names of all. */
+function Spots(props: Parameters<typeof useSpots>[0]) {
+  const parts = useSpots(props);
+  const { work, run, played, watched, onWatch, stationsOwn, main } = parts;
   return (
     <section aria-label={say("pads.pads")} data-block={work.block} className="space-y-3">
+      <ShownPads {...parts} />
+      <div>
+        {main && (
+          <p className="text-mist">
+            <strong className="text-chalk">{say("pads.counts")}</strong> {main.counts}{" "}
+            <strong className="text-chalk">{say("pads.not")}</strong> {main.countsNot}
+          </p>
+        )}
+        <WhomToWatch
+          run={run}
+          block={work.block}
+          away={played.away}
+          here={stationsOwn}
+          watched={watched}
+          onWatch={onWatch}
+        />
+        <p className="mt-2 text-mist">
+          {main && viewOf(main.measure).bySide
+            ? "Each pair keeps its own match. Press it to keep the sheet here:"
+            : "Partners count. Press a name to tap for that spot yourself:"}
+        </p>
+        <EverySpot {...parts} />
+      </div>
+    </section>
+  );
+}
+
+/** A pad for each spot that is watched. */
+function ShownPads({
+  round,
+  block,
+  ladder,
+  run,
+  played,
+
+  name,
+  shown,
+  open,
+  of,
+  tapFor,
+  takeBack,
+  workedMs,
+  planned,
+  main,
+  drawnOn,
+}: Parts) {
+  return (
+    <>
       {shown.length > 0 && (
         <ul className={`grid gap-3 ${drawnOn ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
           {shown.map((crew, i) => {
@@ -165,53 +265,36 @@ export function Pads({
           })}
         </ul>
       )}
-      <div>
-        {main && (
-          <p className="text-mist">
-            <strong className="text-chalk">{say("pads.counts")}</strong> {main.counts}{" "}
-            <strong className="text-chalk">{say("pads.not")}</strong> {main.countsNot}
-          </p>
-        )}
-        <WhomToWatch
-          run={run}
-          block={work.block}
-          away={played.away}
-          here={stationsOwn}
-          watched={watched}
-          onWatch={onWatch}
-        />
-        <p className="mt-2 text-mist">
-          {main && viewOf(main.measure).bySide
-            ? "Each pair keeps its own match. Press it to keep the sheet here:"
-            : "Partners count. Press a name to tap for that spot yourself:"}
-        </p>
-        <ul className="mt-2 flex flex-wrap gap-2">
-          {crews.map((crew) => {
-            const on = shown.includes(crew);
-            const first = crew.workers[0] ?? "";
-            // What a device or another screen counts there is seen without a pad.
-            const hits = counts
-              .get(tallyKey(round, take, firstOf(crew)))
-              ?.taps.filter((tap) => tap.type === "HIT").length;
-            return (
-              <li key={first}>
-                <button
-                  type="button"
-                  aria-pressed={on}
-                  className={`btn btn-small ${on ? "btn-main" : ""}`}
-                  onClick={() => onWatch(on ? watched.filter((id) => !crew.workers.includes(id)) : [...watched, first])}
-                >
-                  <span className="clock text-sm opacity-75">{crew.spot + 1}</span> {name(crew.workers)}
-                  {!on && !!hits && <strong className="clock ml-1">{hits}</strong>}
-                </button>
-              </li>
-            );
-          })}
-          <li>
-            <Rungs run={run} played={played} round={round} record={record} />
+    </>
+  );
+}
+
+/** All spots by name; a press brings a pad. */
+function EverySpot({ round, run, played, counts, watched, onWatch, record, name, crews, shown, take, firstOf }: Parts) {
+  return (
+    <ul className="mt-2 flex flex-wrap gap-2">
+      {crews.map((crew) => {
+        const on = shown.includes(crew);
+        const first = crew.workers[0] ?? "";
+        // What a device or another screen counts there is seen without a pad.
+        const hits = counts.get(tallyKey(round, take, firstOf(crew)))?.taps.filter((tap) => tap.type === "HIT").length;
+        return (
+          <li key={first}>
+            <button
+              type="button"
+              aria-pressed={on}
+              className={`btn btn-small ${on ? "btn-main" : ""}`}
+              onClick={() => onWatch(on ? watched.filter((id) => !crew.workers.includes(id)) : [...watched, first])}
+            >
+              <span className="clock text-sm opacity-75">{crew.spot + 1}</span> {name(crew.workers)}
+              {!on && !!hits && <strong className="clock ml-1">{hits}</strong>}
+            </button>
           </li>
-        </ul>
-      </div>
-    </section>
+        );
+      })}
+      <li>
+        <Rungs run={run} played={played} round={round} record={record} />
+      </li>
+    </ul>
   );
 }
