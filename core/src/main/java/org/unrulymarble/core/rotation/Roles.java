@@ -3,6 +3,7 @@ package org.unrulymarble.core.rotation;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 
@@ -11,7 +12,7 @@ import org.unrulymarble.core.check.Fault;
  *
  * @param roleOfPerson by turn, then by person: the role from 1, or null for whoever has none in that turn
  */
-public record Roles(List<List<Integer>> roleOfPerson) {
+public record Roles(List<List<@Nullable Integer>> roleOfPerson) {
 
     /** people 1 to 60; roles 1 to people. */
     public record RolesAsk(Integer people, Integer roles) {

@@ -65,7 +65,7 @@ public class Audit {
             long number,
             long atMs,
             @Nullable UUID accountId,
-            String address,
+            @Nullable String address,
             Kind kind,
             @Nullable String about) {}
 

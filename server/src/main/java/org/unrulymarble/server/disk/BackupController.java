@@ -1,6 +1,7 @@
 package org.unrulymarble.server.disk;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,7 +31,10 @@ class BackupController {
     record BackupLine(String name, long madeMs, long bytes, long untilMs) {}
 
     /** @param damaged what the nightly look found wrong with the data file, or null */
-    record BackupList(String folder, List<BackupLine> backups, String damaged) {}
+    record BackupList(
+            String folder,
+            List<BackupLine> backups,
+            @Nullable String damaged) {}
 
     /** What one holds, as it was read back. */
     record BackupMade(String name, long pupils, long results, long lessons, long accounts) {}

@@ -84,7 +84,7 @@ public class CameService {
     public record Heard(List<HomeViews.CameBack> taken, List<NotTaken> wrong) {}
 
     /** A paper slip. */
-    public record Slip(UUID cardId, Integer practice, List<Integer> numbers, ReturnCode.@Nullable Felt felt) {
+    public record Slip(UUID cardId, Integer practice, List<@Nullable Integer> numbers, ReturnCode.@Nullable Felt felt) {
         public Slip {
             new Checks()
                     .required("cardId", cardId)

@@ -8,10 +8,12 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.AnnotatedParameterizedType;
+import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,10 +34,10 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 public class Contract {
 
-    /** By the name of its schema. */
-    private final Map<String, Class<?>> records = new ConcurrentSkipListMap<>();
+    /** By the name of its schema; known to all contexts, since what resolves a type once resolves it for all. */
+    private static final Map<String, Class<?>> RECORDS = new ConcurrentSkipListMap<>();
 
-    private final Map<String, Class<?>> severals = new ConcurrentSkipListMap<>();
+    private static final Map<String, Class<?>> SEVERALS = new ConcurrentSkipListMap<>();
 
     /** Variants are called after what they are variants of: there are several rings, reaches and landings. */
     @Bean
@@ -46,8 +48,8 @@ public class Contract {
                 Optional<Class<?>> of = variantOf(type).filter(i -> i != type);
                 String name = of.map(i -> i.getSimpleName() + type.getSimpleName())
                         .orElseGet(() -> super.getNameOfClass(type));
-                of.ifPresent(i -> severals.put(i.getSimpleName(), i));
-                if (type.isRecord()) records.put(name, type);
+                of.ifPresent(i -> SEVERALS.put(i.getSimpleName(), i));
+                if (type.isRecord()) RECORDS.put(name, type);
                 return name;
             }
         });
@@ -63,8 +65,8 @@ public class Contract {
             // What comes in may have an older shape; the published one is today's.
             known.get("Events").addProperty("events", new ArraySchema().items(ref("RunEvent")));
             api.getComponents().getSchemas().remove("SentEvent");
-            severals.values().forEach(of -> variants(of, known, api));
-            api.getComponents().getSchemas().forEach(this::everyField);
+            SEVERALS.values().forEach(of -> variants(of, known, api));
+            api.getComponents().getSchemas().forEach(Contract::everyField);
         };
     }
 
@@ -107,19 +109,26 @@ public class Contract {
         return Stream.concat(Stream.of(variant), beside);
     }
 
-    private void everyField(String name, Schema<?> schema) {
+    private static void everyField(String name, Schema<?> schema) {
         if (schema.getProperties() == null) return;
-        Set<String> nullable = nullable(records.get(name));
+        Map<String, AnnotatedType> told = fields(RECORDS.get(name));
         Map<String, Schema<?>> fields = new LinkedHashMap<>();
         List<String> required = new ArrayList<>();
         schema.getProperties().forEach((field, type) -> {
             // What is only taken in is a field of older documents: no answer has it.
             if (!Boolean.TRUE.equals(type.getWriteOnly())) required.add(field);
             if (isOfAnything(type.getAdditionalProperties())) type.setAdditionalProperties(true);
-            fields.put(field, nullable.contains(field) ? orNull(type) : type);
+            fields.put(field, told.containsKey(field) ? withNulls(type, told.get(field)) : type);
         });
         fields.forEach(schema::addProperty);
         schema.setRequired(required);
+    }
+
+    /** Also within lists: an entry may be null where its type says so. */
+    private static Schema<?> withNulls(Schema<?> type, AnnotatedType of) {
+        if (type.getItems() != null && of instanceof AnnotatedParameterizedType list)
+            type.setItems(withNulls(type.getItems(), list.getAnnotatedActualTypeArguments()[0]));
+        return of.isAnnotationPresent(Nullable.class) ? orNull(type) : type;
     }
 
     /** Values that may be texts as well as numbers are told as objects, which they are not. */
@@ -130,12 +139,12 @@ public class Contract {
                 && ("object".equals(schema.getType()) || Set.of("object").equals(schema.getTypes()));
     }
 
-    private static Set<String> nullable(Class<?> type) {
-        if (type == null || !type.isRecord()) return Set.of();
-        Set<String> fields = new HashSet<>();
+    private static Map<String, AnnotatedType> fields(Class<?> type) {
+        Map<String, AnnotatedType> fields = new HashMap<>();
+        if (type == null || !type.isRecord()) return fields;
         for (RecordComponent part : type.getRecordComponents()) {
-            if (part.getAnnotatedType().isAnnotationPresent(Nullable.class)) fields.add(part.getName());
-            if (part.getAccessor().isAnnotationPresent(JsonUnwrapped.class)) fields.addAll(nullable(part.getType()));
+            fields.put(part.getName(), part.getAnnotatedType());
+            if (part.getAccessor().isAnnotationPresent(JsonUnwrapped.class)) fields.putAll(fields(part.getType()));
         }
         return fields;
     }
