@@ -15,11 +15,14 @@ type KitRole = Ladder["kit"][number];
 export function KitForm({
   kit,
   kinds,
+  taken = [],
   onChange,
   must,
 }: {
   kit: KitRole[];
   kinds: KitKind[];
+  /** parts that stand elsewhere already */
+  taken?: string[];
   onChange: (kit: KitRole[], step: string) => void;
   must: Must;
 }) {
@@ -32,7 +35,8 @@ export function KitForm({
   const add = () => {
     const ball = usable.find((k) => k.group === "BALL");
     if (!ball) return;
-    const role = kit.some((k) => k.role === "ball") ? `thing ${kit.length + 1}` : "ball";
+    const there = [...taken, ...kit.map((k) => k.role)];
+    const role = there.includes("ball") ? `thing ${there.length + 1}` : "ball";
     onChange(
       [...kit, { role, kind: ball.id, what: ball.name, perSpot: 1, needs: [], standIns: [], refused: [] }],
       `kit ${kit.length}`,

@@ -1,10 +1,11 @@
-import type { Rung } from "../../api/types";
+import type { Ladder, Rung } from "../../api/types";
 import { modifier as modifierWord } from "../../words";
 import saidLadders from "../../words/ladders.json";
 import { textsOf } from "../../words/texts";
 import { lever, measure, onMiss, rungSides } from "../../words-ladders";
 import { Chips, type Must, Num, Pick, Words } from "./form-bits";
 import { GateForm, measuredBy } from "./gate-form";
+import { RungKitForm } from "./rung-kit-form";
 import { ScoringForm } from "./scoring-form";
 
 const t = textsOf("ladders", saidLadders);
@@ -13,11 +14,14 @@ const t = textsOf("ladders", saidLadders);
 function useRungForm({
   rung,
   first,
+  ladderKit,
   onChange,
   must,
 }: {
   rung: Rung;
   first: boolean;
+  /** what the ladder is played with */
+  ladderKit: Ladder["kit"];
   onChange: (rung: Rung, step: string) => void;
   must: Must;
 }) {
@@ -26,7 +30,7 @@ function useRungForm({
   const { clock, count, gate: byGate, staircase } = rung.doses;
   const dose = (change: Partial<Rung["doses"]>) => set({ doses: { ...rung.doses, ...change } });
   const pace = (change: Partial<Rung["pace"]>) => set({ pace: { ...rung.pace, ...change } });
-  return { rung, first, must, set, levers, clock, count, byGate, staircase, dose, pace };
+  return { ladderKit, rung, first, must, set, levers, clock, count, byGate, staircase, dose, pace };
 }
 
 type Parts = ReturnType<typeof useRungForm>;
@@ -34,7 +38,7 @@ type Parts = ReturnType<typeof useRungForm>;
 /** One rung: what changes, what to do, what counts, what it is planned with. */
 export function RungForm(props: Parameters<typeof useRungForm>[0]) {
   const parts = useRungForm(props);
-  const { rung, must, set } = parts;
+  const { ladderKit, rung, must, set } = parts;
   return (
     <div className="space-y-3">
       <Wording {...parts} />
@@ -82,6 +86,7 @@ export function RungForm(props: Parameters<typeof useRungForm>[0]) {
           onChange={(claps) => set({ claps })}
         />
       </p>
+      <RungKitForm own={rung.kit} ladders={ladderKit} onChange={(kit) => set({ kit })} must={must} />
       <Chips
         label={t("rungForm.mayBeAdded")}
         value={rung.modifiers}

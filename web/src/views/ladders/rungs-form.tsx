@@ -107,7 +107,7 @@ export function RungsForm({
                   <Trash2 size={16} aria-hidden />
                 </button>
               </div>
-              <OneRung rung={r} index={i} must={must} onChange={changeRung} />
+              <OneRung rung={r} ladderKit={ladder.kit} index={i} must={must} onChange={changeRung} />
             </fieldset>
           </li>
         );
@@ -121,11 +121,13 @@ const withLever = (rung: Rung, lever: Rung["lever"]): Rung => (rung.lever === le
 
 const OneRung = memo(function OneRung({
   rung,
+  ladderKit,
   index,
   must,
   onChange,
 }: {
   rung: Rung;
+  ladderKit: Ladder["kit"];
   index: number;
   must: Must;
   onChange: (index: number, rung: Rung, step: string) => void;
@@ -134,6 +136,7 @@ const OneRung = memo(function OneRung({
     <RungForm
       rung={rung}
       first={index === 0}
+      ladderKit={ladderKit}
       must={(field) => must(`rungs[${index}].${field}`)}
       onChange={(r, step) => onChange(index, r, step)}
     />

@@ -46,6 +46,31 @@ class OwnLadderApiTest {
     }
 
     @Test
+    void a_rung_may_be_played_with_other_kit_than_its_ladder() {
+        JsonNode made = create(copy("sock-bullseye", "own-kit", "Played with two things"));
+        ObjectNode changed = ladder("own-kit");
+        // As a screen has it: with the words of the kinds, which are only shown.
+        JsonNode first = changed.get("kit").get(0);
+        ((ObjectNode) changed.get("rungs").get(1))
+                .putObject("kit")
+                .set("without", changed.arrayNode().add(first.get("role").stringValue()));
+        ((ObjectNode) changed.get("rungs").get(1).get("kit"))
+                .set("more", changed.arrayNode().add(first.deepCopy()));
+
+        Api.Answer saved = change("own-kit", made.get("version").longValue(), changed);
+
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        JsonNode own = saved.body().get("ladder").get("rungs").get(1).get("kit");
+        assertThat(own.get("without").get(0).stringValue())
+                .isEqualTo(first.get("role").stringValue());
+        assertThat(own.get("more").get(0)).isEqualTo(first);
+        ((ObjectNode) changed.get("rungs").get(1).get("kit").get("more").get(0)).put("perSpot", 41);
+        assertThat(change("own-kit", saved.body().get("version").longValue(), changed)
+                        .badFields())
+                .contains("ladder.rungs[1].kit.more[0].perSpot");
+    }
+
+    @Test
     void rungs_may_move_and_come_between_but_one_that_is_used_stays() {
         JsonNode made = create(copy("sock-bullseye", "own-moved", "Moved about"));
         plan("own-moved", "plate-ring");
