@@ -31,7 +31,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
               {i.spare > 0 && <span className="text-sm text-soft"> +{i.spare}</span>}
             </span>
             <span className="leading-snug">
-              <strong>{i.name}</strong>
+              <strong>{i.group === "MARK" ? i.name : i.called}</strong>
               {i.usedFor.some((u) => u !== i.name) && <span className="text-soft"> · {i.usedFor.join("; ")}</span>}
               {(i.worn || (lookAt[i.group] && !i.make)) && (
                 <span className={`block text-sm ${i.worn ? "font-semibold text-alert" : "text-soft"}`}>

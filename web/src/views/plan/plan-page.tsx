@@ -117,7 +117,8 @@ function Page({ view, catalogue }: { view: LessonView; catalogue: Ladder[] }) {
             <ul className="columns-2 text-[0.95rem]">
               {view.gather.items.map((i) => (
                 <li key={i.kind}>
-                  <span className="clock">{i.group === "MARK" ? t("page.some") : i.count}</span> {i.name}
+                  <span className="clock">{i.group === "MARK" ? t("page.some") : i.count}</span>{" "}
+                  {i.group === "MARK" ? i.name : i.called}
                 </li>
               ))}
             </ul>

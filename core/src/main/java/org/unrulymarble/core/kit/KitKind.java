@@ -2,6 +2,8 @@ package org.unrulymarble.core.kit;
 
 import java.util.EnumSet;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 
@@ -32,6 +34,10 @@ public record KitKind(
         @Nullable String make,
         Integer makeMin,
         @Nullable String never) {
+
+    /** What is counted, and what is said of it: the plural is the first word's. */
+    private static final Pattern HEAD =
+            Pattern.compile("(.*?)( (?:of|on|with|without|as|cut|over|under|from|to|in|at|for) .*)?");
 
     /** What part a thing plays. */
     public enum Group {
@@ -73,6 +79,19 @@ public record KitKind(
         if (grips) has.add(KitProperty.GRIPS);
         if (bright) has.add(KitProperty.BRIGHT);
         return has;
+    }
+
+    /** As one says so many of it: 12 flat markers, 2 sticks with a pocket, 1 tennis ball. What ends in s is many already. */
+    public String called(int count) {
+        Matcher parts = HEAD.matcher(name);
+        if (count == 1
+                || !parts.matches()
+                || parts.group(1).endsWith("s") && !parts.group(1).endsWith("ss")) return name;
+        String one = parts.group(1);
+        String many = one.matches(".*(s|x|z|ch|sh)")
+                ? one + "es"
+                : one.matches(".*[^aeiou]y") ? one.substring(0, one.length() - 1) + "ies" : one + "s";
+        return many + (parts.group(2) == null ? "" : parts.group(2));
     }
 
     /** Whether anybody can bring or make one, so that it never runs out. */

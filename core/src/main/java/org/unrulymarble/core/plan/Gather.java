@@ -21,6 +21,7 @@ import org.unrulymarble.core.kit.KitKind;
 public record Gather(List<GatherItem> items, int drinks) {
 
     /**
+     * @param called as one says so many of it
      * @param count needed at the same time, the most of any block or circuit
      * @param spare on top of that, for balls that are lost or split; as many as there are
      * @param have how many there are, or null for as many as are asked
@@ -33,6 +34,7 @@ public record Gather(List<GatherItem> items, int drinks) {
     public record GatherItem(
             String kind,
             String name,
+            String called,
             KitKind.Group group,
             int count,
             int spare,
@@ -116,6 +118,7 @@ public record Gather(List<GatherItem> items, int drinks) {
         return new GatherItem(
                 kind.id(),
                 kind.name(),
+                kind.called(count),
                 kind.group(),
                 count,
                 plenty ? wanted : Math.max(0, Math.min(wanted, have - count)),

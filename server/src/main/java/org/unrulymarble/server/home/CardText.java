@@ -66,8 +66,8 @@ final class CardText {
                 practice.gather().stream()
                         .map(item -> {
                             Map<String, Object> g = new HashMap<>();
-                            g.put("count", item.count() + " ×");
-                            g.put("name", item.name());
+                            g.put("count", item.count());
+                            g.put("name", item.called());
                             g.put("make", item.make());
                             g.put("makeMin", item.makeMin() == 0 ? null : item.makeMin());
                             return g;
