@@ -3,6 +3,7 @@ package org.unrulymarble.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -113,6 +114,31 @@ class HandOverApiTest {
         assertThat(give(brambell, LocalDate.now().plusDays(1)).status()).isEqualTo(200);
         assertThat(api.as("brambell").get(path).status()).isEqualTo(404);
         assertThat(api.get("/api/lessons/handed").body()).isEmpty();
+    }
+
+    @Test
+    void whoever_gives_it_on_its_day_goes_along_where_it_is_moved() {
+        LocalDate day = LocalDate.parse(api.get(path).body().get("onDay").stringValue());
+        shift(ChronoUnit.DAYS.between(day, LocalDate.now().plusDays(3)));
+        give(brambell, LocalDate.now().plusDays(3));
+        give(brambell, LocalDate.now().plusDays(9));
+
+        shift(-3);
+
+        assertThat(api.get(path + "/hand-overs").body())
+                .extracting(h -> h.get("onDay").stringValue())
+                .containsExactly(
+                        LocalDate.now().toString(), LocalDate.now().plusDays(9).toString());
+        assertThat(api.another().as("brambell").get(path).status()).isEqualTo(200);
+        shift(1);
+        assertThat(api.another().as("brambell").get(path).status()).isEqualTo(404);
+        shift(ChronoUnit.DAYS.between(LocalDate.now().plusDays(1), day));
+    }
+
+    private void shift(long days) {
+        assertThat(api.post(path + "/shifted", "{\"days\":%d,\"andLater\":false}".formatted(days))
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test

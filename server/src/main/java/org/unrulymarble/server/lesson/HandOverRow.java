@@ -42,4 +42,8 @@ class HandOverRow {
     LocalDate onDay() {
         return onDay;
     }
+
+    void day(LocalDate other) {
+        onDay = other;
+    }
 }

@@ -105,6 +105,22 @@ class HandOvers {
         return of(lessonId);
     }
 
+    /** A lesson goes to another day, and whoever gives it on its day goes along; a hand-over for some other day stays. */
+    void moved(UUID lessonId, LocalDate from, LocalDate to) {
+        if (from.equals(to) || from.isBefore(today())) return;
+        List<HandOverRow> there = rows.findByLessonIdOrderByOnDay(lessonId);
+        for (HandOverRow row : there) {
+            if (!row.onDay().equals(from)) continue;
+            boolean twice = there.stream()
+                    .anyMatch(o ->
+                            o.accountId().equals(row.accountId()) && o.onDay().equals(to));
+            if (twice || to.isBefore(today())) rows.delete(row);
+            else row.day(to);
+            // Whoever had it today has it no longer.
+            events.publishEvent(new AccessChanged(row.accountId()));
+        }
+    }
+
     private void taught(UUID lessonId) {
         access.teach(lessons.findByIdAndGoneAtNull(lessonId)
                 .orElseThrow(NotFound::new)

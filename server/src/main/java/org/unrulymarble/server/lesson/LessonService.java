@@ -51,6 +51,7 @@ public class LessonService {
     private final LessonRows rows;
     private final ClassAccess access;
     private final LessonAccess gate;
+    private final HandOvers handOvers;
     private final Spaces spaces;
     private final LadderService ladders;
     private final KitService kit;
@@ -64,6 +65,7 @@ public class LessonService {
             LessonRows rows,
             ClassAccess access,
             LessonAccess gate,
+            HandOvers handOvers,
             Spaces spaces,
             LadderService ladders,
             KitService kit,
@@ -80,6 +82,7 @@ public class LessonService {
         this.rows = rows;
         this.access = access;
         this.gate = gate;
+        this.handOvers = handOvers;
         this.spaces = spaces;
         this.ladders = ladders;
         this.json = json;
@@ -233,7 +236,11 @@ public class LessonService {
                 runs.recordedOn(all.stream().map(LessonRow::id).toList());
         return all.stream()
                 .filter(l -> !taught.containsKey(l.id()))
-                .peek(l -> l.day(l.onDay().plusDays(wanted.days())))
+                .peek(l -> {
+                    LocalDate to = l.onDay().plusDays(wanted.days());
+                    handOvers.moved(l.id(), l.onDay(), to);
+                    l.day(to);
+                })
                 .map(this::listed)
                 .toList();
     }
@@ -356,6 +363,7 @@ public class LessonService {
         } catch (Refused e) {
             new Checks().under("lesson", e).done();
         }
+        if (row.onDay() != null) handOvers.moved(row.id(), row.onDay(), doc.onDay());
         row.change(doc.name().strip(), doc.onDay(), space.id(), json.writeValueAsString(doc.lesson()));
         return new Ready(known(rows.saveAndFlush(row)), setting, placed);
     }
