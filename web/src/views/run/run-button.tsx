@@ -11,7 +11,18 @@ import { stopsOf } from "../plan/stops-of";
 const t = texts("run");
 
 /** Begins the run of a lesson, or goes on with the one that is open. What findings stop can be run too, but not by accident. */
-export function RunButton({ lessonId, disabled, small }: { lessonId: string; disabled?: boolean; small?: boolean }) {
+export function RunButton({
+  lessonId,
+  disabled,
+  small,
+  as = "next",
+}: {
+  lessonId: string;
+  disabled?: boolean;
+  small?: boolean;
+  /** the one that is next, one of several, or one that was there before */
+  as?: "next" | "later" | "again";
+}) {
   const [stops, setStops] = useState(0);
   const navigate = useNavigate();
   const plan = `/plan/${lessonId}`;
@@ -35,11 +46,11 @@ export function RunButton({ lessonId, disabled, small }: { lessonId: string; dis
     <>
       <button
         type="button"
-        className={`btn btn-main ${small ? "btn-small" : ""}`}
+        className={`btn ${as === "next" ? "btn-main" : ""} ${small ? "btn-small" : ""}`}
         disabled={disabled || begin.isPending}
         onClick={() => begin.mutate({ allTheSame: false })}
       >
-        {t("runButton.runIt")}
+        {t(as === "again" ? "runButton.runItAgain" : "runButton.runIt")}
       </button>
       <Sheet title={t("runButton.runItAsIt")} open={stops > 0} onOpenChange={(open) => !open && setStops(0)}>
         <p>{t("runButton.againstThisLessonSomething", { n: stops })}</p>

@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { lessons, openRuns } from "../../api/queries";
+import type { LessonLine } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { inOrder } from "../plan/lesson-order";
 import { RunButton } from "./run-button";
 
 const t = texts("run");
@@ -25,7 +27,7 @@ export function RunStart() {
     );
   if (all.isPending || runs.isPending) return <Loading what={t("runStart.lessons")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
-  const newestFirst = all.data.filter((l) => l.audience === "CLASS").reverse();
+  const { coming, before } = inOrder(all.data.filter((l) => l.audience === "CLASS"));
   return (
     <>
       <h1>{t("runStart.runALessonWith", { name: chosen.name })}</h1>
@@ -43,7 +45,7 @@ export function RunStart() {
           ))}
         </ul>
       )}
-      {newestFirst.length === 0 ? (
+      {coming.length + before.length === 0 ? (
         <Empty title={t("runStart.noLessonYet")}>
           <p>{t("runStart.planOneFirst")}</p>
           <Link className="btn btn-main" to="/plan">
@@ -51,19 +53,44 @@ export function RunStart() {
           </Link>
         </Empty>
       ) : (
-        <ul className="mt-5 divide-y divide-rule border-y-2 border-ink">
-          {newestFirst.map((l) => (
-            <li key={l.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span className="clock w-28 text-soft">{day(l.onDay)}</span>
-              <Link to={`/plan/${l.id}`} className="mr-auto font-semibold">
-                {l.name}
+        <>
+          {coming.length === 0 ? (
+            <p className="mt-5 flex flex-wrap items-center gap-4 border-y-2 border-ink py-3">
+              {t("runStart.nothingAhead")}
+              <Link className="btn btn-main btn-small" to="/plan">
+                {t("runStart.planALesson")}
               </Link>
-              <span className="text-soft">{t("runStart.min", { spaceName: l.spaceName, minutes: l.minutes })}</span>
-              <RunButton lessonId={l.id} small />
-            </li>
-          ))}
-        </ul>
+            </p>
+          ) : (
+            <Lines lessons={coming} as={(i) => (i === 0 ? "next" : "later")} />
+          )}
+          {before.length > 0 && (
+            <details className="mt-5" open={coming.length === 0}>
+              <summary className="cursor-pointer font-semibold">
+                {t("runStart.before", { count: before.length })}
+              </summary>
+              <Lines lessons={before} as={() => "again"} />
+            </details>
+          )}
+        </>
       )}
     </>
+  );
+}
+
+function Lines({ lessons: all, as }: { lessons: LessonLine[]; as: (i: number) => "next" | "later" | "again" }) {
+  return (
+    <ul className="mt-5 divide-y divide-rule border-y-2 border-ink">
+      {all.map((l, i) => (
+        <li key={l.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+          <span className="clock w-28 text-soft">{day(l.onDay)}</span>
+          <Link to={`/plan/${l.id}`} className="mr-auto font-semibold">
+            {l.name}
+          </Link>
+          <span className="text-soft">{t("runStart.min", { spaceName: l.spaceName, minutes: l.minutes })}</span>
+          <RunButton lessonId={l.id} small as={as(i)} />
+        </li>
+      ))}
+    </ul>
   );
 }
