@@ -2,12 +2,21 @@ package org.unrulymarble.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.core.converter.ResolvedSchema;
 import io.swagger.v3.core.jackson.ModelResolver;
 import io.swagger.v3.core.jackson.TypeNameResolver;
 import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.parameters.RequestBody;
+import io.swagger.v3.oas.models.responses.ApiResponse;
+import io.swagger.v3.oas.models.responses.ApiResponses;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.RecordComponent;
@@ -26,6 +35,7 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.providers.ObjectMapperProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.unrulymarble.server.marks.Reckonings;
 
 /**
  * The published shape of the API, told by the records themselves: every field is always there, one that is {@link Nullable} may be null, and what is one of
@@ -56,8 +66,9 @@ public class Contract {
     }
 
     @Bean
-    OpenApiCustomizer everyFieldIsThere() {
+    OpenApiCustomizer everyFieldIsThere(Reckonings reckonings) {
         return api -> {
+            reckonings(reckonings, api);
             api.info(new Info().title("Unruly Marble").version("1"));
             api.servers(List.of());
             Map<String, Schema<?>> known = new LinkedHashMap<>();
@@ -68,6 +79,38 @@ public class Contract {
             SEVERALS.values().forEach(of -> variants(of, known, api));
             api.getComponents().getSchemas().forEach(Contract::everyField);
         };
+    }
+
+    /** The one address of all reckonings is told as one for each, with its own question and answer. */
+    private static void reckonings(Reckonings reckonings, OpenAPI api) {
+        PathItem any = api.getPaths().remove("/api/reckon/{name}");
+        api.getComponents().getSchemas().remove("JsonNode");
+        reckonings.byName().forEach((name, reckoning) -> {
+            Operation operation = new Operation()
+                    .operationId("reckon-" + name)
+                    .tags(any.getPost().getTags())
+                    .requestBody(new RequestBody()
+                            .required(true)
+                            .content(new Content().addMediaType("application/json", resolved(reckoning.ask(), api))))
+                    .responses(new ApiResponses()
+                            .addApiResponse(
+                                    "200",
+                                    new ApiResponse()
+                                            .description("OK")
+                                            .content(new Content()
+                                                    .addMediaType("*/*", resolved(reckoning.answer(), api)))));
+            api.getPaths().addPathItem("/api/reckon/" + name, new PathItem().post(operation));
+        });
+    }
+
+    private static MediaType resolved(Class<?> type, OpenAPI api) {
+        ResolvedSchema resolved = ModelConverters.getInstance(true)
+                .resolveAsResolvedSchema(new io.swagger.v3.core.converter.AnnotatedType(type).resolveAsRef(true));
+        resolved.referencedSchemas.forEach((name, schema) -> {
+            if (!api.getComponents().getSchemas().containsKey(name))
+                api.getComponents().addSchemas(name, schema);
+        });
+        return new MediaType().schema(resolved.schema);
     }
 
     private static Optional<Class<?>> variantOf(Class<?> type) {
