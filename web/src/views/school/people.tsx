@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useCallback, useState } from "react";
 import { api } from "../../api/client";
-import { people } from "../../api/queries";
+import { auditEntries, people } from "../../api/queries";
 import type { Invited, Person, PersonDoc, PersonWithCode } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled } from "../../ui/fields";
@@ -26,7 +26,11 @@ const roleWord = {
 export function People() {
   const client = useQueryClient();
   const all = useQuery(people);
-  const refresh = useCallback(() => client.invalidateQueries({ queryKey: people.queryKey }), [client]);
+  // The audit may be on screen before the answer is here: it is read anew too.
+  const refresh = useCallback(async () => {
+    client.invalidateQueries({ queryKey: auditEntries.queryKey });
+    await client.invalidateQueries({ queryKey: people.queryKey });
+  }, [client]);
   const { act, problem, undo } = useUndo(refresh);
   const [adding, setAdding] = useState(false);
   const [coded, setCoded] = useState<PersonWithCode>();
