@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen } from "@testing-library/react";
-import { MemoryRouter } from "react-router";
+import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, expect, it, vi } from "vitest";
 import type { SchoolClass, Who } from "../../api/types";
 import { ChosenClass } from "../../chosen-class";
@@ -93,3 +93,30 @@ it("lets a helper without a class run what was handed to them", async () => {
   expect(screen.getByRole("link", { name: "Open the plan" })).toHaveAttribute("href", "/plan/l1");
   expect(screen.getByRole("button", { name: "Run it" })).toBeEnabled();
 });
+
+it.each([
+  ["/", true],
+  ["/school", false],
+])(
+  "brings a teacher without a class to the beginning, but not away from %s, where she went meanwhile",
+  async (at, brought) => {
+    const asked = server({ "/lessons/handed": [] });
+    window.history.replaceState(null, "", at);
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <MemoryRouter>
+          <ChosenClass value={{ chosen: undefined, all: [], choose: () => {} }}>
+            <Routes>
+              <Route path="/" element={<Today who={{ teaches: true } as Who} />} />
+              <Route path="/begin" element={<p>The beginning</p>} />
+            </Routes>
+          </ChosenClass>
+        </MemoryRouter>
+      </QueryClientProvider>,
+    );
+    await vi.waitFor(() => expect(asked).toContain("GET /lessons/handed"));
+    await vi.waitFor(() => expect(screen.queryByText("Fetching the next lesson …")).not.toBeInTheDocument());
+    expect(screen.queryByText("The beginning") !== null).toBe(brought);
+    window.history.replaceState(null, "", "/");
+  },
+);

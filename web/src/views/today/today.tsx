@@ -30,7 +30,8 @@ export function Today({ who }: { who: Who }) {
         <p>{t("helperWaits")}</p>
       </Empty>
     );
-  if (!chosen) return <Navigate to="/begin" replace />;
+  // Somebody who has pressed on already, and waits for that page, is not brought back.
+  if (!chosen) return window.location.pathname === "/" ? <Navigate to="/begin" replace /> : null;
   if (runs.isPending) return <Loading what={t("theNext")} />;
   return (
     <div className="space-y-9">
