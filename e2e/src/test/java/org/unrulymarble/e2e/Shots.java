@@ -3,6 +3,7 @@ package org.unrulymarble.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
 /** Takes the pictures of docs/screenshots anew, from a fresh demo. Argument: the folder. */
@@ -136,6 +137,10 @@ public final class Shots {
                 d -> browser.see("[data-testid=save-state]").getText().equals("Saved"));
         browser.script("window.scrollTo(0, 0)");
         browser.script("document.querySelector('[data-testid=findings]').scrollIntoView()");
+        // Until it is saved no mend can be pressed.
+        browser.await(
+                "for the presses",
+                d -> d.findElement(By.xpath("//button[.='Fit to the bell']")).isEnabled());
         picture("plan-findings");
         browser.press("Undo");
         browser.press("Undo");

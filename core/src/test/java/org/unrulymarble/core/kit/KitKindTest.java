@@ -14,6 +14,7 @@ class KitKindTest {
         "stick with a pocket, sticks with a pocket",
         "scoop cut from a bottle, scoops cut from a bottle",
         "tea towel over the ball, tea towels over the ball",
+        "pair of rolled socks, pairs of rolled socks",
         "rolled socks, rolled socks",
         "sheets of paper on the wall, sheets of paper on the wall",
         "box, boxes",

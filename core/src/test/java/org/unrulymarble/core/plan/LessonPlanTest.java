@@ -93,7 +93,7 @@ class LessonPlanTest {
         assertThat(ScriptWriter.write(lesson(own), setting).blocks().get(0).ball())
                 .startsWith("a light volleyball");
         assertThat(ScriptWriter.write(lesson(other), setting).blocks().get(0).ball())
-                .isEqualTo("foam ball or rolled socks");
+                .isEqualTo("foam ball or pair of rolled socks");
     }
 
     @Test
