@@ -1,4 +1,3 @@
-import { Plus, Trash2 } from "lucide-react";
 import type { AimSheet } from "../../api/types";
 import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
@@ -8,58 +7,12 @@ import { count, percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { correct, direction } from "../../words-marks";
+import { Controls } from "./aim-controls";
 import type { Given } from "./given";
-import { LengthField, NumberRow } from "./length-field";
-import { Group } from "./prefill";
-import { useReckon } from "./use-reckon";
-import { useValues } from "./use-values";
+import { type Point, type Ring, useAim, type V } from "./use-aim";
 import { type Said, Working } from "./working";
 
 const t = textsOf("marks", saidMarks);
-
-type Ring = { outerRadiusCm: number | null; points: number | null };
-type Point = { xCm: number; yCm: number };
-type V = {
-  rings: Ring[];
-  hits: (number | null)[];
-  outside: number | null;
-  points: Point[];
-  distanceM: number | null;
-  wantPercent: number | null;
-};
-
-/** Its values, and what the core says of them. */
-function useAim(given: Given) {
-  const { units } = given;
-  const [v, change] = useValues<V>({
-    rings: [
-      { outerRadiusCm: 15, points: 5 },
-      { outerRadiusCm: 30, points: 3 },
-      { outerRadiusCm: 45, points: 1 },
-    ],
-    hits: [3, 6, 5],
-    outside: 2,
-    points: [],
-    distanceM: 3,
-    wantPercent: 70,
-  });
-  const tapped = v.points.length > 0;
-  const { answer, must, problem } = useReckon("aim", {
-    rings: v.rings,
-    hits: v.hits,
-    outside: v.outside,
-    points: v.points,
-    distanceM: v.distanceM,
-    wantShare: v.wantPercent === null ? null : v.wantPercent / 100,
-  });
-  const ring = (i: number, patch: Partial<Ring>) =>
-    change({ rings: v.rings.map((r, k) => (k === i ? { ...r, ...patch } : r)) });
-  const hit = (i: number, n: number | null) => change({ hits: v.hits.map((h, k) => (k === i ? n : h)) });
-  const last = v.rings[v.rings.length - 1]?.outerRadiusCm ?? 45;
-  return { given, units, v, change, tapped, answer, must, problem, ring, hit, last };
-}
-
-type Parts = ReturnType<typeof useAim>;
 
 export function AimWorking({ given }: { given: Given }) {
   const parts = useAim(given);
@@ -88,135 +41,6 @@ export function AimWorking({ given }: { given: Given }) {
       ]}
       cautions={["GLASS_BEHIND_TARGET", "HARD_BALL_FACE", "LOOSE_BALLS", "TRIP_MARKERS"]}
     />
-  );
-}
-
-function Controls(parts: Parts) {
-  const { units, v, change, tapped, must } = parts;
-  return (
-    <>
-      <Group title={t("aim.whereThrowsLanded")}>
-        <p className="text-[0.95rem]">
-          {t("aim.tapInTheDrawing")}
-          {tapped ? "" : " Or enter counts below."}
-        </p>
-        <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="btn btn-small"
-            onClick={() => change({ points: [...v.points, { xCm: 0, yCm: 0 }] })}
-          >
-            <Plus size={16} aria-hidden /> {t("aim.landing")}
-          </button>
-          <button
-            type="button"
-            className="btn btn-small"
-            disabled={!tapped}
-            onClick={() => change({ points: v.points.slice(0, -1) })}
-          >
-            {t("aim.takeBack")}
-          </button>
-          <button type="button" className="btn btn-small" disabled={!tapped} onClick={() => change({ points: [] })}>
-            <Trash2 size={16} aria-hidden /> {t("aim.clear")}
-          </button>
-        </div>
-      </Group>
-      <RingRows {...parts} />
-      <Group title={t("aim.wanted")}>
-        <LengthField
-          label={t("aim.thrownFrom")}
-          units={units}
-          valueM={v.distanceM}
-          must={must("distanceM")}
-          onChange={(distanceM) => change({ distanceM })}
-        />
-        <NumberRow
-          label={t("aim.shareThatShouldGo")}
-          unit="%"
-          value={v.wantPercent}
-          must={must("wantShare") && "must be between 0 and 100"}
-          onChange={(wantPercent) => change({ wantPercent })}
-        />
-      </Group>
-    </>
-  );
-}
-
-/** A ring a row: how large, worth what, how many landed in it. */
-function RingRows({ units, v, change, tapped, answer, must, ring, hit, last }: Parts) {
-  return (
-    <Group title={t("aim.ringsFromTheMiddle")}>
-      {v.rings.map((r, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
-        <div key={i} className="space-y-1 border-l-4 border-target pl-2">
-          {units === "feet" ? (
-            <LengthField
-              label={`Ring ${i + 1} radius`}
-              units={units}
-              valueM={r.outerRadiusCm === null ? null : r.outerRadiusCm / 100}
-              must={must(`rings[${i}].outerRadiusCm`)}
-              onChange={(m) => ring(i, { outerRadiusCm: m === null ? null : m * 100 })}
-            />
-          ) : (
-            <NumberRow
-              label={`Ring ${i + 1} radius`}
-              unit={t("aim.cm")}
-              value={r.outerRadiusCm}
-              must={must(`rings[${i}].outerRadiusCm`)}
-              onChange={(outerRadiusCm) => ring(i, { outerRadiusCm })}
-            />
-          )}
-          <NumberRow
-            label={t("aim.points")}
-            value={r.points}
-            must={must(`rings[${i}].points`)}
-            onChange={(points) => ring(i, { points })}
-          />
-          {tapped ? (
-            <p className="flex justify-between pr-9">
-              <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? 0}</b>
-            </p>
-          ) : (
-            <NumberRow
-              label={t("aim.landedInIt")}
-              value={v.hits[i] ?? null}
-              must={must(`hits[${i}]`)}
-              onChange={(n) => hit(i, n)}
-            />
-          )}
-        </div>
-      ))}
-      {tapped ? (
-        <p className="flex justify-between pr-9">
-          <span>{t("aim.outside")}</span> <b>{answer?.outside ?? 0}</b>
-        </p>
-      ) : (
-        <NumberRow
-          label={t("aim.outside")}
-          value={v.outside}
-          must={must("outside")}
-          onChange={(outside) => change({ outside })}
-        />
-      )}
-      <div className="flex gap-2">
-        <button
-          type="button"
-          className="btn btn-small"
-          disabled={v.rings.length >= 12}
-          onClick={() => change({ rings: [...v.rings, { outerRadiusCm: last + 15, points: 1 }], hits: [...v.hits, 0] })}
-        >
-          {t("aim.ringMore")}
-        </button>
-        <button
-          type="button"
-          className="btn btn-small"
-          disabled={v.rings.length < 2}
-          onClick={() => change({ rings: v.rings.slice(0, -1), hits: v.hits.slice(0, -1) })}
-        >
-          {t("aim.ringLess")}
-        </button>
-      </div>
-    </Group>
   );
 }
 

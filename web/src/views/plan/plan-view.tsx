@@ -1,17 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Printer, Redo2, Undo2 } from "lucide-react";
-import { useEffect, useState } from "react";
-import { Link, useLocation, useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { v4 } from "uuid";
 import { ladders, lesson, ownLadders, spaces } from "../../api/queries";
-import type { Block, Edit, Ladder, LessonView, Space } from "../../api/types";
-import { useChosenClass } from "../../chosen-class";
 import { Lane } from "../../lane/lane";
-import { blockName, laneBlocks } from "../../lane/lane-blocks";
-import { Room } from "../../room/room";
-import { StationsRoom } from "../../room/stations-room";
+import { laneBlocks } from "../../lane/lane-blocks";
 import { Failed, Loading } from "../../ui/states";
-import { caution, deferring } from "../../words";
 import { texts } from "../../words/texts";
 import { BegunNote } from "../begin/begun-note";
 import { RunButton } from "../run/run-button";
@@ -19,15 +13,15 @@ import { AddBlock } from "./add-block";
 import { AfterNote, NoteBefore } from "./after-note";
 import { BlockList } from "./block-list";
 import { Figures } from "./figures";
-import { Findings } from "./findings";
 import { FindingsChip } from "./findings-chip";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
+import { Beside } from "./plan-beside";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
-import { Rehearse, RehearseButton, useRehearsal } from "./rehearse";
+import { Rehearse, RehearseButton } from "./rehearse";
 import { SaveState } from "./save-state";
 import { SideBySide } from "./side-by-side";
-import { usePlan } from "./use-plan";
+import { type Parts, useEditor } from "./use-editor";
 
 const t = texts("plan");
 
@@ -44,117 +38,6 @@ export function PlanView() {
   const onOffer = catalogue.data.filter((l) => !retired.has(l.id));
   return <Editor key={id} loaded={loaded.data} catalogue={catalogue.data} onOffer={onOffer} rooms={rooms.data} />;
 }
-
-/** The lesson as it is being changed. */
-function useEditor({
-  loaded,
-  catalogue,
-  onOffer,
-  rooms,
-}: {
-  loaded: LessonView;
-  catalogue: Ladder[];
-  /** without what was retired, which is only read */
-  onOffer: Ladder[];
-  rooms: Space[];
-}) {
-  const plan = usePlan(loaded);
-  const { saved, draft, problem, change, changeLesson } = plan;
-  // Whoever put a block in from elsewhere comes to it.
-  const [chosenId, setChosenId] = useState<string | undefined>(useLocation().state?.block);
-  const [adding, setAdding] = useState(false);
-  const [proposing, setProposing] = useState(useLocation().hash === "#propose");
-  const readOnly = !loaded.mayChange;
-  const { choose } = useChosenClass();
-  const blocks = draft.lesson.blocks;
-  const chosen = blocks.find((b) => b.id === chosenId);
-  const shownPlan = saved.plan.blocks.find((b) => b.id === (chosen?.id ?? blocks[0]?.id));
-  const shownCircuit = saved.plan.circuits.find((c) => c.stations.some((s) => s.blockId === shownPlan?.id));
-  const shownLadder = catalogue.find((l) => l.id === (chosen ?? blocks[0])?.ladderId);
-  const setBlocks = (next: Block[], step: string) => changeLesson({ ...draft.lesson, blocks: next }, step);
-  const must = (field: string) => problem?.must(field);
-  const atHome = draft.lesson.audience === "EACH_AT_HOME";
-  const rehearsal = useRehearsal(loaded.id);
-  const rehearsed = rehearsal.data?.of === draft.lesson ? rehearsal.data.told : undefined;
-  const mayRehearse = !atHome && !readOnly && blocks.length > 0;
-  const { undo, redo } = plan;
-  const here = {
-    classId: saved.classId,
-    spaceId: saved.spaceId,
-    audience: draft.lesson.audience,
-    ...(draft.lesson.startMin === null ? {} : { startMin: draft.lesson.startMin }),
-  };
-
-  useEffect(() => {
-    const byKey = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, [role=dialog]");
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z") {
-        e.preventDefault();
-        if (e.shiftKey) redo?.();
-        else undo?.();
-      } else if ((e.key === "[" || e.key === "]") && !typing) {
-        // To the block before or behind, wherever the focus was.
-        const rows = [...document.querySelectorAll<HTMLElement>("button[data-block]")];
-        const at = rows.indexOf(document.activeElement as HTMLElement);
-        rows[at < 0 ? 0 : Math.max(0, Math.min(rows.length - 1, at + (e.key === "]" ? 1 : -1)))]?.focus();
-      } else if (e.key === "n" && !typing && !readOnly && !e.ctrlKey && !e.metaKey) {
-        e.preventDefault();
-        setAdding(true);
-      }
-    };
-    window.addEventListener("keydown", byKey);
-    return () => window.removeEventListener("keydown", byKey);
-  }, [undo, redo, readOnly]);
-
-  const add = (how: (id: string, at: number | null) => Edit) => {
-    const id = v4();
-    const after = blocks.findIndex((b) => b.id === chosenId);
-    plan.edit([how(id, after < 0 ? null : after + 1)], `add ${id}`);
-    setChosenId(id);
-    setAdding(false);
-  };
-  const addTime = (kind: "WATER" | "TALK" | "FREE" | "ROUTINE") =>
-    add((id, at) => ({ type: "ADD_TIME", id, at, kind, seconds: null }));
-
-  return {
-    loaded,
-    catalogue,
-    onOffer,
-    rooms,
-    plan,
-    saved,
-    draft,
-    problem,
-    change,
-    changeLesson,
-    chosenId,
-    setChosenId,
-    adding,
-    setAdding,
-    proposing,
-    setProposing,
-    readOnly,
-    choose,
-    blocks,
-    chosen,
-    shownPlan,
-    shownCircuit,
-    shownLadder,
-    setBlocks,
-    must,
-    atHome,
-    rehearsal,
-    rehearsed,
-    mayRehearse,
-    undo,
-    redo,
-    here,
-    add,
-    addTime,
-  };
-}
-
-type Parts = ReturnType<typeof useEditor>;
 
 function Editor(props: Parameters<typeof useEditor>[0]) {
   const parts = useEditor(props);
@@ -364,83 +247,6 @@ function Blocks({
           </button>
         </p>
       )}
-    </>
-  );
-}
-
-/** The room of what is shown, what stands against the lesson, and what to take care of. */
-function Beside({
-  catalogue,
-  draft,
-  plan,
-  saved,
-  changeLesson,
-  chosenId,
-  setChosenId,
-  readOnly,
-  blocks,
-  chosen,
-  shownPlan,
-  shownCircuit,
-  shownLadder,
-  must,
-  atHome,
-}: Parts) {
-  return (
-    <>
-      <h2>{shownLadder ? `${saved.spaceName}: ${shownLadder.name}` : saved.spaceName}</h2>
-      {shownCircuit ? (
-        <StationsRoom
-          place={saved.place}
-          circuit={shownCircuit}
-          plans={saved.plan.blocks}
-          names={shownCircuit.stations.map((s) => {
-            const station = saved.lesson.blocks.find((b) => b.id === s.blockId);
-            return station ? blockName(station, catalogue) : "";
-          })}
-          spaceName={saved.spaceName}
-          chosenId={chosenId}
-          onPlace={
-            readOnly
-              ? undefined
-              : (blockId, xM, yM) =>
-                  plan.edit(
-                    [{ type: "PLACE_STATION", circuitId: shownCircuit.id, blockId, xM, yM }],
-                    `place ${blockId} ${Date.now()}`,
-                  )
-          }
-          must={must("edits[0].place") ?? must("place")}
-        />
-      ) : (
-        <Room
-          place={saved.place}
-          plan={shownPlan}
-          block={chosen ?? blocks[0]}
-          needsWall={shownLadder?.footprint.needsWall ?? false}
-          name={saved.spaceName}
-          atHome={atHome}
-        />
-      )}
-      <Findings
-        view={saved}
-        catalogue={catalogue}
-        readOnly={readOnly}
-        waiting={plan.unsaved}
-        onMend={plan.mend}
-        onSilence={(silenced) => changeLesson({ ...draft.lesson, silenced }, `silence ${silenced.length}`)}
-        onChoose={setChosenId}
-      />
-      {shownLadder && (
-        <div className="border-l-4 border-move pl-3">
-          <h3 className="font-bold">{t("planView.takeCare")}</h3>
-          <ul>
-            {shownLadder.cautions.map((c) => (
-              <li key={c}>{caution[c]}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-      <p className="text-sm text-soft">{deferring}</p>
     </>
   );
 }
