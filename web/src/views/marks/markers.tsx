@@ -7,6 +7,7 @@ import { MarkersControls } from "./markers-controls";
 import { Numbers, toldNumbers } from "./markers-numbers";
 import { toldWeave, Weave } from "./markers-slalom";
 import { circle, type V } from "./markers-values";
+import { ModeButtons } from "./mode-buttons";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { Working } from "./working";
@@ -81,20 +82,12 @@ export function MarkersWorking({ given }: { given: Given }) {
       problem={shown.problem}
       drawing={
         <>
-          <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
-            <legend className="sr-only">{t("markers.whatTheMarkersAre")}</legend>
-            {modes.map((m) => (
-              <button
-                key={m.value}
-                type="button"
-                className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
-                aria-pressed={v.mode === m.value}
-                onClick={() => change({ mode: m.value })}
-              >
-                {m.text}
-              </button>
-            ))}
-          </fieldset>
+          <ModeButtons
+            label={t("markers.whatTheMarkersAre")}
+            modes={modes}
+            value={v.mode}
+            onChange={(mode) => change({ mode })}
+          />
           {v.mode === "weave" && <Weave v={v} answer={weave.answer} change={change} units={units} />}
           {v.mode === "calls" && <Caller v={v} answer={calls.answer} change={change} units={units} />}
           {v.mode === "numbers" && <Numbers v={v} answer={numbers.answer} change={change} />}

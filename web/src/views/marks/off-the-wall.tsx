@@ -7,6 +7,7 @@ import { noDrag, seconds } from "../../words-marks";
 import { age, type Given, reaction } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import type { Measure } from "./measures";
+import { ModeButtons } from "./mode-buttons";
 import { FromAbove, toldAlong } from "./off-the-wall-along";
 import { BoardView, toldBoard } from "./off-the-wall-board";
 import { PassView, toldPass } from "./off-the-wall-pass";
@@ -158,20 +159,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
 function Shown({ units, v, change, side, above, pass, board }: Parts) {
   return (
     <>
-      <fieldset className="mb-2 flex flex-wrap gap-2 print:hidden">
-        <legend className="sr-only">{t("offTheWall.view")}</legend>
-        {modes.map((m) => (
-          <button
-            key={m.value}
-            type="button"
-            className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
-            aria-pressed={v.mode === m.value}
-            onClick={() => change({ mode: m.value })}
-          >
-            {m.text}
-          </button>
-        ))}
-      </fieldset>
+      <ModeButtons label={t("offTheWall.view")} modes={modes} value={v.mode} onChange={(mode) => change({ mode })} />
       {v.mode === "wall" && <SideView v={v} answer={side.answer} change={change} units={units} />}
       {v.mode === "along" && <FromAbove v={v} answer={above.answer} change={change} units={units} />}
       {v.mode === "pass" && <PassView v={v} answer={pass.answer} change={change} units={units} />}

@@ -4,6 +4,7 @@ import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
 import { NumberRow } from "./length-field";
+import { ModeButtons } from "./mode-buttons";
 import { Group, Switch } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
@@ -120,20 +121,12 @@ export function StationsWorking({ given }: { given: Given }) {
 function Shown({ v, change, stations, partners, roles, name, roleName }: Parts) {
   return (
     <>
-      <fieldset className="mb-3 flex flex-wrap gap-2 print:hidden">
-        <legend className="sr-only">{say("stations.whatIsToRotate")}</legend>
-        {modes.map((m) => (
-          <button
-            key={m.value}
-            type="button"
-            className={`btn btn-small ${v.mode === m.value ? "btn-main" : ""}`}
-            aria-pressed={v.mode === m.value}
-            onClick={() => change({ mode: m.value })}
-          >
-            {m.text}
-          </button>
-        ))}
-      </fieldset>
+      <ModeButtons
+        label={say("stations.whatIsToRotate")}
+        modes={modes}
+        value={v.mode}
+        onChange={(mode) => change({ mode })}
+      />
       {v.mode === "stations" && stations.answer && (
         <StationTable answer={stations.answer} groups={v.groups ?? 0} start={v.start} />
       )}
