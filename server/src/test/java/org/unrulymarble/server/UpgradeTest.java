@@ -137,6 +137,20 @@ class UpgradeTest {
                 .isEqualTo(200);
     }
 
+    @Test
+    void a_list_says_of_an_old_lesson_what_its_plan_says() {
+        JsonNode lines = api.get("/api/lessons").body();
+        assertThat(lines).isNotEmpty().allSatisfy(line -> {
+            JsonNode plan = api.get("/api/lessons/" + line.get("id").stringValue())
+                    .body()
+                    .get("lesson");
+            assertThat(line.get("minutes")).isEqualTo(plan.get("minutes"));
+            assertThat(line.get("blocks").intValue())
+                    .isEqualTo(plan.get("blocks").size());
+            assertThat(line.get("audience")).isEqualTo(plan.get("audience"));
+        });
+    }
+
     /** What waited on a tablet while the server was brought up to date. */
     @Test
     void taps_of_the_older_page_are_still_taken() {

@@ -129,7 +129,7 @@ class LessonController {
                         k.onDay(),
                         k.head().startMin(),
                         k.head().minutes(),
-                        k.head().blocks().size(),
+                        k.head().tasks(),
                         k.head().audience(),
                         taughtOn.get(k.id()),
                         k.head().afterNote()))

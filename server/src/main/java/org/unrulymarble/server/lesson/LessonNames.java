@@ -60,8 +60,10 @@ class LessonNames implements Exported, Erased {
     @Override
     public void erase(Set<UUID> classIds, UUID pupilId, String name) {
         for (LessonRow l : of(classIds))
-            if (l.plan().contains(inJson(name)))
-                l.change(l.name(), l.onDay(), l.spaceId(), l.plan().replace(inJson(name), GONE));
+            if (l.plan().contains(inJson(name))) {
+                String plan = l.plan().replace(inJson(name), GONE);
+                l.change(l.name(), l.onDay(), l.spaceId(), plan, LessonHead.ofPlan(json, plan));
+            }
     }
 
     /** As it stands between the quotes of a JSON text. */

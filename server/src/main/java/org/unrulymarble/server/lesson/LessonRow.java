@@ -28,6 +28,10 @@ class LessonRow {
     @Column(name = "plan")
     private String plan;
 
+    /** What lists say of it, as JSON: written with the plan, never alone. */
+    @JdbcTypeCode(SqlTypes.LONGVARCHAR)
+    private String head;
+
     @Version
     private long version;
 
@@ -41,11 +45,12 @@ class LessonRow {
         this.classId = classId;
     }
 
-    void change(String newName, LocalDate newDay, UUID newSpaceId, String newPlan) {
+    void change(String newName, LocalDate newDay, UUID newSpaceId, String newPlan, String newHead) {
         name = newName;
         onDay = newDay;
         spaceId = newSpaceId;
         plan = newPlan;
+        head = newHead;
     }
 
     UUID id() {
@@ -70,6 +75,10 @@ class LessonRow {
 
     String plan() {
         return plan;
+    }
+
+    String head() {
+        return head;
     }
 
     void gone(Instant at) {

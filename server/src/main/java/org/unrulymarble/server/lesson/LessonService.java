@@ -138,10 +138,7 @@ public class LessonService {
     @Transactional(readOnly = true)
     List<Listed> all(UUID classId) {
         List<SchoolClass> classes = classId == null ? access.mine() : List.of(access.see(classId));
-        return rows
-                .findByClassIdInAndGoneAtNullOrderByOnDayAscNameAsc(
-                        classes.stream().map(SchoolClass::id).toList())
-                .stream()
+        return rows.linesOf(classes.stream().map(SchoolClass::id).toList()).stream()
                 .map(this::listed)
                 .toList();
     }
@@ -149,10 +146,7 @@ public class LessonService {
     /** Lessons that were handed to the asker for today. */
     @Transactional(readOnly = true)
     List<Listed> handed() {
-        return rows.findAllById(gate.handedToday()).stream()
-                .filter(row -> !row.isGone())
-                .map(this::listed)
-                .toList();
+        return rows.lines(gate.handedToday()).stream().map(this::listed).toList();
     }
 
     /** @throws NotFound also for a lesson of somebody else's class */
@@ -208,15 +202,11 @@ public class LessonService {
         Known first = see(id);
         SchoolClass to = access.teach(wanted.classId() == null ? first.roster().classId() : wanted.classId());
         Set<String> pupilIds = to.pupils().stream().map(p -> p.id().toString()).collect(Collectors.toSet());
-        String plan = json.writeValueAsString(first.lesson().again(pupilIds));
+        Lesson again = first.lesson().again(pupilIds);
         List<Listed> made = new ArrayList<>();
         for (int n = 0; n < wanted.times(); n++) {
             LessonRow row = new LessonRow(UUID.randomUUID(), to.id());
-            row.change(
-                    first.name(),
-                    wanted.onDay().plusDays((long) n * wanted.everyDays()),
-                    first.space().id(),
-                    plan);
+            keep(row, first.name(), wanted.onDay().plusDays((long) n * wanted.everyDays()), first.space(), again);
             made.add(listed(rows.save(row)));
         }
         return made;
@@ -228,7 +218,7 @@ public class LessonService {
         access.teach(first.classId());
         LocalDate from = first.onDay();
         List<LessonRow> all = wanted.andLater()
-                ? rows.findByClassIdInAndGoneAtNullOrderByOnDayAscNameAsc(List.of(first.classId())).stream()
+                ? rows.findByClassIdAndGoneAtNullOrderByOnDayAscNameAsc(first.classId()).stream()
                         .filter(l -> !l.onDay().isBefore(from))
                         .toList()
                 : List.of(first);
@@ -364,16 +354,29 @@ public class LessonService {
             new Checks().under("lesson", e).done();
         }
         if (row.onDay() != null) handOvers.moved(row.id(), row.onDay(), doc.onDay());
-        row.change(doc.name().strip(), doc.onDay(), space.id(), json.writeValueAsString(doc.lesson()));
+        keep(row, doc.name().strip(), doc.onDay(), space, doc.lesson());
         return new Ready(known(rows.saveAndFlush(row)), setting, placed);
     }
 
+    private void keep(LessonRow row, String name, LocalDate onDay, SpaceRow space, Lesson lesson) {
+        row.change(
+                name,
+                onDay,
+                space.id(),
+                json.writeValueAsString(lesson),
+                json.writeValueAsString(LessonHead.of(lesson)));
+    }
+
     private Listed listed(LessonRow row) {
+        return listed(new LessonRows.Line(row.id(), row.classId(), row.spaceId(), row.name(), row.onDay(), row.head()));
+    }
+
+    private Listed listed(LessonRows.Line row) {
         return new Listed(
                 row.id(),
                 row.name(),
                 row.onDay(),
-                LessonHead.read(json, row.plan()),
+                json.readValue(row.head(), LessonHead.class),
                 Roster.of(gate.see(row.id(), row.classId())),
                 spaces.findById(row.spaceId()).orElseThrow(NotFound::new));
     }
