@@ -28,9 +28,9 @@ export function LessonMore(props: { lesson: LessonLine; onDone: () => void; onGo
 }
 
 /** A change of the list of lessons. */
-function useLessons<Sent>(send: (sent: Sent) => Promise<unknown>, then: () => void) {
+function useLessons<Answered>(send: () => Promise<Answered>, then: () => void) {
   const client = useQueryClient();
-  return useMutation<unknown, Problem, Sent>({
+  return useMutation<Answered, Problem, undefined>({
     mutationFn: send,
     onSuccess: () => {
       client.invalidateQueries({ queryKey: ["lessons"] });
@@ -86,9 +86,9 @@ function CopyLesson({ lesson }: { lesson: LessonLine }) {
         {t("lessons.copyIt")}
       </button>
       <p className="basis-full text-sm text-soft">{t("lessons.repeat")}</p>
-      {copy.isSuccess && (
+      {copy.data?.[0] && (
         <p role="status" className="basis-full font-semibold">
-          {t("lessons.copied", { n: times ?? 1, day: day(onDay) })}
+          {t("lessons.copied", { n: copy.data.length, day: day(copy.data[0].onDay) })}
         </p>
       )}
       {copy.isError && copy.error.errors.length === 0 && <Failed error={copy.error} />}

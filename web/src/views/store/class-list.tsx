@@ -3,6 +3,7 @@ import { api, Problem } from "../../api/client";
 import type { ClassList, ListColumn, PupilDetails } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled } from "../../ui/fields";
+import { Failed } from "../../ui/states";
 import { texts } from "../../words/texts";
 
 const t = texts("store");
@@ -32,7 +33,10 @@ export function ClassListReader({
   const ask = async (list: string, meant: ListColumn["meaning"][] | null) => {
     const turn = ++asked.current;
     setText(list);
-    if (list.trim() === "") return setRead(undefined);
+    if (list.trim() === "") {
+      setProblem(undefined);
+      return setRead(undefined);
+    }
     try {
       const answer = await api("post", "/api/classes/list", { body: { text: list, meanings: meant } });
       // Something else was typed meanwhile: this answer is about the old list.
@@ -40,7 +44,10 @@ export function ClassListReader({
       setRead(answer);
       setProblem(undefined);
     } catch (e) {
-      if (turn === asked.current) setProblem(e instanceof Problem ? e : new Problem(0, "", String(e)));
+      if (turn !== asked.current) return;
+      // What was read before is of another list.
+      setRead(undefined);
+      setProblem(e instanceof Problem ? e : new Problem(0, "", String(e)));
     }
   };
   const mean = (at: number, meaning: ListColumn["meaning"]) =>
@@ -79,6 +86,7 @@ export function ClassListReader({
           />
         </label>
       </div>
+      {problem && problem.errors.length === 0 && <Failed error={problem} />}
       {read && text.trim() !== "" && (
         <>
           <div className="relative overflow-x-auto">

@@ -160,7 +160,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
         </p>
       )}
       {known.mayChange && (
-        <p className="flex flex-wrap items-center gap-3">
+        <div className="flex flex-wrap items-center gap-3">
           <UndoButton undo={kept.undo} />
           <RosterSheet
             known={known}
@@ -172,7 +172,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
           />
           <GiveClass known={known} />
           <SaveState plan={kept} />
-        </p>
+        </div>
       )}
       {known.left.length > 0 && (
         <p className="flex flex-wrap gap-x-3 text-soft">

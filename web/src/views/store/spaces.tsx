@@ -168,13 +168,13 @@ function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boole
         <Room place={saved.place} needsWall={false} name={saved.name} atHome={false} />
       </div>
       {!readOnly && (
-        <p className="mt-4 flex flex-wrap items-center gap-3">
+        <div className="mt-4 flex flex-wrap items-center gap-3">
           <UndoButton undo={kept.undo} />
           <SaveState plan={kept} />
           <button type="button" className="btn ml-auto" onClick={remove}>
             {t("spaces.removeTheSpace")}
           </button>
-        </p>
+        </div>
       )}
       {stuck && (
         <p role="alert" className="mt-2 font-semibold text-alert">

@@ -1,0 +1,78 @@
+import { fireEvent, screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import type { CircuitPlan, Edit } from "../../api/types";
+import { choose, press, show } from "../../test-page";
+import { CircuitHead } from "./circuit-head";
+import { circuit, circuitFigures, who } from "./one-task";
+
+let edits: Edit[];
+
+beforeEach(() => {
+  edits = [];
+});
+
+afterEach(() => vi.unstubAllGlobals());
+
+const open = (plan: Partial<CircuitPlan> = {}, readOnly = false) =>
+  show(
+    <CircuitHead
+      circuit={circuit}
+      plan={{ ...circuitFigures, ...plan }}
+      who={who}
+      must={(field) => (field === "restSec" ? "must be 0 to 600" : undefined)}
+      readOnly={readOnly}
+      onChange={() => undefined}
+      onEdit={(some) => edits.push(...some)}
+    />,
+  );
+
+it("says how many work at a time, and how far from the most that the room allows", () => {
+  open();
+  expect(screen.getByText(/The class in 2 groups of 1 and 2/)).toHaveTextContent(
+    "Each pupil works in 63 % of the rounds. At most 75 % is possible in this room. Time enough to drink on the way.",
+  );
+  expect(screen.getByText("5:30")).toBeInTheDocument();
+});
+
+it("says that more is not possible where it is the most", () => {
+  open({ share: 0.75 - 1e-12, timeToDrink: false });
+  expect(screen.getByText(/More is not possible/)).not.toHaveTextContent("drink");
+});
+
+it("puts a pupil into another group, all others stay", async () => {
+  open();
+  press("Groups");
+  await choose("Group of Beatrix O.", "Group 2");
+  expect(edits).toEqual([{ type: "SET_GROUPS", circuitId: "c1", groups: [["p0"], ["p2", "p1"]] }]);
+});
+
+it("asks the core for fair groups, for like with like, and for the order of the class", () => {
+  open();
+  press("Groups");
+  const sheet = within(screen.getByRole("dialog"));
+  for (const name of ["Fair: each group like the class", "Like with like", "In the order of the class"])
+    fireEvent.click(sheet.getByRole("button", { name }));
+  expect(edits).toEqual([
+    { type: "GROUP_BY", circuitId: "c1", mode: "EVEN" },
+    { type: "GROUP_BY", circuitId: "c1", mode: "ALIKE" },
+    { type: "SET_GROUPS", circuitId: "c1", groups: [] },
+  ]);
+});
+
+it("is laid out anew and taken apart by the core", () => {
+  open();
+  press("Lay out anew");
+  press("Take apart");
+  expect(edits).toEqual([
+    { type: "LAY_OUT", circuitId: "c1" },
+    { type: "TAKE_APART", circuitId: "c1" },
+  ]);
+});
+
+it("says at the field what is refused, and lets nobody change who may only read", () => {
+  open();
+  expect(screen.getByLabelText("Rest between rounds, s of rest")).toHaveAccessibleDescription(/must be 0 to 600/);
+  open({}, true);
+  expect(screen.getAllByLabelText("Rest between rounds, s of rest")[1]).toBeDisabled();
+  expect(screen.getAllByRole("button", { name: "Take apart" })).toHaveLength(1);
+});
