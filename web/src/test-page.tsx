@@ -60,6 +60,8 @@ export function show(page: ReactElement, at = "/") {
   vi.stubGlobal("ResizeObserver", Still);
   Element.prototype.scrollIntoView = () => {};
   Element.prototype.hasPointerCapture = () => false;
+  // Without a layout nothing is wide; drawings are drawn to their width.
+  Element.prototype.getBoundingClientRect = () => DOMRect.fromRect({ width: 800, height: 400 });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const within = (inner: ReactElement) => (
     <QueryClientProvider client={client}>

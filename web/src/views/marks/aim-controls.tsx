@@ -90,7 +90,7 @@ export function RingRows({ units, v, change, tapped, answer, must, ring, hit, la
           />
           {tapped ? (
             <p className="flex justify-between pr-9">
-              <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? 0}</b>
+              <span>{t("aim.landedInIt")}</span> <b>{answer?.hits[i] ?? "…"}</b>
             </p>
           ) : (
             <NumberRow
@@ -104,7 +104,7 @@ export function RingRows({ units, v, change, tapped, answer, must, ring, hit, la
       ))}
       {tapped ? (
         <p className="flex justify-between pr-9">
-          <span>{t("aim.outside")}</span> <b>{answer?.outside ?? 0}</b>
+          <span>{t("aim.outside")}</span> <b>{answer?.outside ?? "…"}</b>
         </p>
       ) : (
         <NumberRow

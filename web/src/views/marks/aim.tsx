@@ -16,7 +16,7 @@ const t = textsOf("marks", saidMarks);
 
 export function AimWorking({ given }: { given: Given }) {
   const parts = useAim(given);
-  const { units, v, change, answer, problem, ring } = parts;
+  const { units, v, change, answer, of, problem, ring } = parts;
   return (
     <Working
       title={t("aim.aim")}
@@ -24,13 +24,13 @@ export function AimWorking({ given }: { given: Given }) {
       values={v}
       problem={problem}
       drawing={<Drawing v={v} answer={answer} change={change} units={units} ring={ring} />}
-      said={answer ? told(answer, v, units) : []}
+      said={answer ? told(answer, of, units) : []}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "Line to throw from, to the target", m: v.distanceM ?? 0 },
+        { what: "Line to throw from, to the target", m: v.distanceM },
         ...v.rings.map((r, i) => ({
           what: `Ring ${i + 1} (${r.points} points), across`,
-          m: (2 * (r.outerRadiusCm ?? 0)) / 100,
+          m: r.outerRadiusCm === null ? null : (2 * r.outerRadiusCm) / 100,
           small: true,
         })),
       ]}

@@ -34,11 +34,15 @@ function useBowling(given: Given) {
     ...notKept,
   });
   const [also, setAlso] = useState({ bounced: false, jerkyArm: false, footOver: false });
-  const { answer, must, problem } = useReckon("bowling-sheet", {
-    balls: v.balls,
-    batterNow: v.batter,
-    bowlerNow: v.bowler,
-  });
+  const { answer, must, problem, of } = useReckon(
+    "bowling-sheet",
+    {
+      balls: v.balls,
+      batterNow: v.batter,
+      bowlerNow: v.bowler,
+    },
+    v,
+  );
   const bowled = (zone: Zone) => {
     change({ balls: [...v.balls, { batter: v.batter, bowler: v.bowler, zone, ...also }] });
     setAlso({ bounced: false, jerkyArm: false, footOver: false });
@@ -46,7 +50,7 @@ function useBowling(given: Given) {
   const bowlers = [...new Set(v.balls.map((b) => b.bowler))];
   const known = pupilsByName(bowlers, given);
   const names = (now: string) => [...new Set([now, ...pupils])].map((n) => ({ value: n, text: n }));
-  return { given, pupils, v, change, also, setAlso, answer, must, problem, bowled, bowlers, known, names };
+  return { given, pupils, v, change, also, setAlso, answer, of, must, problem, bowled, bowlers, known, names };
 }
 
 type Parts = ReturnType<typeof useBowling>;
@@ -54,7 +58,7 @@ type Parts = ReturnType<typeof useBowling>;
 /** The umpire's ledger: one tap a ball beside a drawn batter. */
 export function BowlingWorking({ given }: { given: Given }) {
   const parts = useBowling(given);
-  const { v, answer, problem, bowled } = parts;
+  const { v, answer, of, problem, bowled } = parts;
   return (
     <Working
       title={t("bowling.bowlingToABatter")}
@@ -62,7 +66,7 @@ export function BowlingWorking({ given }: { given: Given }) {
       values={v}
       problem={problem}
       drawing={<Batter hand={v.batHand} onZone={bowled} />}
-      said={answer ? told(answer, v) : []}
+      said={answer ? told(answer, of) : []}
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[]}

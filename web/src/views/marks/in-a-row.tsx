@@ -69,33 +69,49 @@ function useInARow(given: Given) {
   const group = v.who === "class" && ofRung.length > 0;
   const shareList = group ? ofRung.map((s) => s.share.share) : [share(v.percentIn)];
 
-  const streak = useReckon("streak", {
-    p: share(v.percentIn),
-    run: v.run,
-    roundSec: v.roundSec,
-    secPerTry: v.secPerTry,
-    wantChance: share(v.wantPercent),
-  });
-  const odds = useReckon("odds", {
-    p: share(v.percentIn),
-    of: v.of,
-    hits: v.hits,
-    wantChance: share(v.wantPercent),
-  });
-  const gate = useReckon("gate-for", {
-    shares: shareList,
-    roundSec: v.roundSec,
-    secPerTry: v.secPerTry,
-    of: v.of,
-    wantChance: share(v.wantPercent),
-  });
-  const rates = useReckon("rates", {
-    scores: [
-      { count: v.firstCount, roundSec: v.firstSec },
-      { count: v.lastCount, roundSec: v.lastSec },
-    ],
-    sure: 0.9,
-  });
+  const streak = useReckon(
+    "streak",
+    {
+      p: share(v.percentIn),
+      run: v.run,
+      roundSec: v.roundSec,
+      secPerTry: v.secPerTry,
+      wantChance: share(v.wantPercent),
+    },
+    v,
+  );
+  const odds = useReckon(
+    "odds",
+    {
+      p: share(v.percentIn),
+      of: v.of,
+      hits: v.hits,
+      wantChance: share(v.wantPercent),
+    },
+    v,
+  );
+  const gate = useReckon(
+    "gate-for",
+    {
+      shares: shareList,
+      roundSec: v.roundSec,
+      secPerTry: v.secPerTry,
+      of: v.of,
+      wantChance: share(v.wantPercent),
+    },
+    { ...v, tried: ofRung },
+  );
+  const rates = useReckon(
+    "rates",
+    {
+      scores: [
+        { count: v.firstCount, roundSec: v.firstSec },
+        { count: v.lastCount, roundSec: v.lastSec },
+      ],
+      sure: 0.9,
+    },
+    v,
+  );
   const wrong = [streak, odds, gate, rates].find((r) => r.problem);
   const must = (field: string) => streak.must(field) ?? odds.must(field) ?? gate.must(field);
   const number = (key: keyof V & string, label: string, path: string, unit = "", step = 1) => (
@@ -116,7 +132,7 @@ type Parts = ReturnType<typeof useInARow>;
 /** The odds of a gate in this round, and the gate that suits this pupil or this class. */
 export function InARowWorking({ given }: { given: Given }) {
   const parts = useInARow(given);
-  const { v, change, ofRung, nameOf, one, group, streak, odds, gate, wrong } = parts;
+  const { v, change, nameOf, one, group, streak, odds, gate, wrong } = parts;
   return (
     <Working
       title={t("inARow.inARowOr")}
@@ -125,9 +141,9 @@ export function InARowWorking({ given }: { given: Given }) {
       problem={wrong?.problem}
       drawing={<Bars v={v} gate={gate.answer} change={change} />}
       said={[
-        ...(streak.answer ? toldRow(streak.answer, v) : []),
-        ...(odds.answer ? [toldOdds(odds.answer, v)] : []),
-        ...(gate.answer ? toldGate(gate.answer, v, group ? ofRung.length : 0) : []),
+        ...(streak.answer ? toldRow(streak.answer, streak.of) : []),
+        ...(odds.answer ? [toldOdds(odds.answer, odds.of)] : []),
+        ...(gate.answer ? toldGate(gate.answer, gate.of, group ? gate.of.tried.length : 0) : []),
         ...(one ? [toldEvidence(nameOf(one.pupilId), one.hits, one.misses, one.share.low, one.share.high)] : []),
       ]}
       aside={<Aside {...parts} />}
@@ -189,13 +205,13 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
   );
 }
 
-function Aside({ v, change, ofRung, nameOf, group, gate, rates }: Parts) {
+function Aside({ v, change, nameOf, group, gate, rates }: Parts) {
   return (
     <>
       {group && gate.answer && (
         <PupilGates
-          rows={ofRung.map((s, i) => ({ name: nameOf(s.pupilId), share: s, gate: gate.answer?.pupils[i] }))}
-          of={v.of ?? 10}
+          rows={gate.of.tried.map((s, i) => ({ name: nameOf(s.pupilId), share: s, gate: gate.answer?.pupils[i] }))}
+          of={gate.of.of ?? 10}
         />
       )}
       <section className="mt-5 border-t-2 border-rule pt-3">
@@ -228,7 +244,7 @@ function Aside({ v, change, ofRung, nameOf, group, gate, rates }: Parts) {
             onChange={(lastSec) => change({ lastSec })}
           />
         </div>
-        {rates.answer && <p className="mt-2">{toldRates(rates.answer, v)}</p>}
+        {rates.answer && <p className="mt-2">{toldRates(rates.answer, rates.of)}</p>}
       </section>
     </>
   );

@@ -61,7 +61,7 @@ function useJack(given: Given) {
     playedSec: v.playedSec,
     ends: v.ends,
   };
-  const { answer, must, problem } = useReckon("jack-match", sheetAsk);
+  const { answer, must, problem, of } = useReckon("jack-match", sheetAsk, v);
   const name = (side: string) => (side === "A" ? v.nameA : v.nameB) || side;
   const pupil = (id: string) => given.chosen?.pupils.find((p) => p.id === id)?.name;
   /** A player by name where that is known. */
@@ -95,6 +95,7 @@ function useJack(given: Given) {
     change,
     sheetAsk,
     answer,
+    of,
     must,
     problem,
     name,
@@ -110,12 +111,16 @@ function useJack(given: Given) {
   };
 }
 
+/** All of them, where that can be said. */
+const balls = ({ playersA, playersB, ballsPerPlayer }: V) =>
+  playersA === null || playersB === null || ballsPerPlayer === null ? "the" : (playersA + playersB) * ballsPerPlayer;
+
 type Parts = ReturnType<typeof useJack>;
 
 /** The score sheet of a whole match, ball by ball: it says who plays and why, and what each end is worth. */
 export function JackWorking({ given }: { given: Given }) {
   const parts = useJack(given);
-  const { units, v, change, answer, must, problem, name, player, sheet } = parts;
+  const { units, v, change, answer, of, must, problem, name, player, sheet } = parts;
   return (
     <Working
       title={t("jack.nearestTheJack")}
@@ -123,7 +128,7 @@ export function JackWorking({ given }: { given: Given }) {
       values={v}
       problem={problem}
       drawing={<Shown {...parts} />}
-      said={answer ? told(answer, v, name, player, units) : []}
+      said={answer ? told(answer, of, name, player, units) : []}
       aside={<Aside {...parts} />}
       controls={<JackControls given={given} v={v} change={change} must={must} name={name} />}
       measures={(sheet?.balls ?? []).map((b, i) => ({
@@ -132,7 +137,7 @@ export function JackWorking({ given }: { given: Given }) {
       }))}
       materials={[
         "a jack",
-        `${((v.playersA ?? 0) + (v.playersB ?? 0)) * (v.ballsPerPlayer ?? 0)} balls or bean bags in two colours`,
+        `${balls(v)} balls or bean bags in two colours`,
         "tape measure or string",
         "a line to throw from",
       ]}
@@ -304,7 +309,7 @@ function Score({ v, answer, name }: { v: V; answer: JackMatch | undefined; name:
       {(["A", "B"] as const).map((side) => (
         <p key={side} className="flex items-end gap-3">
           <span className="digits text-[3.6rem]" style={{ color: colour[side] }}>
-            {answer?.totals[side] ?? 0}
+            {answer?.totals[side] ?? "…"}
           </span>
           <span className="pb-1">
             <b>{name(side)}</b>

@@ -20,7 +20,11 @@ export function Weave({ v, answer, change, units }: View<Slalom>) {
       world={{ left: -0.4, right: run + 0.6, bottom: -Math.max(0.7, pass + 0.4), top: Math.max(0.7, pass + 0.4) }}
       units={units}
       height={300}
-      label={`From above: ${answer?.markers ?? 0} markers over ${length(run, units)}`}
+      label={
+        answer
+          ? `From above: ${count(answer.markers, "marker", "markers")} over ${length(run, units)}`
+          : t("markers.weave")
+      }
     >
       <Wave run={run} answer={answer} pass={pass} />
       {answer && answer.markers > 0 && (

@@ -44,36 +44,48 @@ export function MarkersWorking({ given }: { given: Given }) {
     drawFrom: "LEFT",
     results: "",
   });
-  const weave = useReckon("slalom", {
-    runM: v.runM,
-    gapM: v.gapM,
-    passM: v.passM,
-    ballCm: v.ballCm,
-    thereAndBack: v.thereAndBack,
-    firstSec: v.firstSec,
-    betterShare: v.betterPercent === null ? null : v.betterPercent / 100,
-  });
-  const calls = useReckon("calls", {
-    seed: v.seed,
-    choices: v.choices,
-    howMany: v.howMany,
-    mostRunning: v.mostRunning,
-    backEachTime: v.backEachTime,
-    places: circle(v.choices ?? 0, v.radiusM ?? 0),
-  });
-  const numbers = useReckon("number-call", {
-    seed: v.seed,
-    balls: v.balls,
-    drawFrom: v.drawFrom,
-    results: v.results,
-  });
+  const weave = useReckon(
+    "slalom",
+    {
+      runM: v.runM,
+      gapM: v.gapM,
+      passM: v.passM,
+      ballCm: v.ballCm,
+      thereAndBack: v.thereAndBack,
+      firstSec: v.firstSec,
+      betterShare: v.betterPercent === null ? null : v.betterPercent / 100,
+    },
+    v,
+  );
+  const calls = useReckon(
+    "calls",
+    {
+      seed: v.seed,
+      choices: v.choices,
+      howMany: v.howMany,
+      mostRunning: v.mostRunning,
+      backEachTime: v.backEachTime,
+      places: circle(v.choices ?? 0, v.radiusM ?? 0),
+    },
+    v,
+  );
+  const numbers = useReckon(
+    "number-call",
+    {
+      seed: v.seed,
+      balls: v.balls,
+      drawFrom: v.drawFrom,
+      results: v.results,
+    },
+    v,
+  );
   const shown = v.mode === "weave" ? weave : v.mode === "calls" ? calls : numbers;
   const said =
     v.mode === "weave"
-      ? weave.answer && toldWeave(weave.answer, v, units)
+      ? weave.answer && toldWeave(weave.answer, weave.of, units)
       : v.mode === "calls"
-        ? calls.answer && toldCalls(calls.answer, v, units)
-        : numbers.answer && toldNumbers(numbers.answer, v);
+        ? calls.answer && toldCalls(calls.answer, calls.of, units)
+        : numbers.answer && toldNumbers(numbers.answer, numbers.of);
   return (
     <Working
       title={t("markers.markers")}
@@ -108,12 +120,12 @@ export function MarkersWorking({ given }: { given: Given }) {
         // Before the answer there is nothing to mark out: a nought would be a wrong figure.
         v.mode === "weave" && weave.answer
           ? [
-              { what: "Run, one way", m: v.runM ?? 0 },
+              { what: "Run, one way", m: weave.of.runM },
               { what: "From the start to the first marker, and from marker to marker", m: weave.answer.gapM },
               { what: "Way through, one way", m: weave.answer.pathM },
             ]
           : v.mode === "calls"
-            ? [{ what: "Each marker, from the middle", m: v.radiusM ?? 0 }]
+            ? [{ what: "Each marker, from the middle", m: v.radiusM }]
             : []
       }
       materials={

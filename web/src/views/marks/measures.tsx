@@ -5,7 +5,14 @@ import { textsOf } from "../../words/texts";
 const t = textsOf("marks", saidMarks);
 
 /** What is to be measured: along the floor it can be stepped; up a wall, or as small as a ring, it cannot. */
-export type Measure = { what: string; m?: number; up?: boolean; small?: boolean; text?: string };
+export type Measure = {
+  what: string;
+  /** null: not known yet */
+  m?: number | null;
+  up?: boolean;
+  small?: boolean;
+  text?: string;
+};
 
 export function MeasureTable({
   measures,
@@ -42,8 +49,8 @@ export function MeasureTable({
             <th scope="row" className="py-1.5 pr-3 font-semibold">
               {row.what}
             </th>
-            {row.m === undefined ? (
-              <td colSpan={3}>{row.text}</td>
+            {row.m === undefined || row.m === null ? (
+              <td colSpan={3}>{row.text ?? "…"}</td>
             ) : (
               <>
                 <td className="clock pr-3">{length(row.m, units)}</td>

@@ -7,7 +7,7 @@ import { type Given, reachM } from "./given";
 import { LengthField, NumberRow } from "./length-field";
 import { Drawing, type V } from "./net-drawing";
 import { FromBall, FromSpace, Group, Pick } from "./prefill";
-import { useAnswered, useReckon } from "./use-reckon";
+import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
 import { type Said, Working } from "./working";
 
@@ -37,24 +37,27 @@ function useNetOnWall(given: Given) {
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const { answer, must, problem, settled } = useReckon("net-on-wall", {
-    serve: {
-      launchHeightM: v.launchHeightM,
-      angleDeg: v.angleDeg,
-      netDistanceM: v.netDistanceM,
-      netHeightM: v.netHeightM,
-      clearanceM: v.clearanceM,
-      landWithinM: v.landWithinM,
-      standM: v.standM,
+  const { answer, must, problem, of } = useReckon(
+    "net-on-wall",
+    {
+      serve: {
+        launchHeightM: v.launchHeightM,
+        angleDeg: v.angleDeg,
+        netDistanceM: v.netDistanceM,
+        netHeightM: v.netHeightM,
+        clearanceM: v.clearanceM,
+        landWithinM: v.landWithinM,
+        standM: v.standM,
+      },
+      ballRadiusM: v.ballRadiusM,
+      handM: v.handM,
+      angleSpreadDeg: v.angleSpreadDeg,
+      stepM: given.paceM,
+      ceilingM: v.ceilingM,
+      air: v.air && v.massG !== null ? { massKg: v.massG / 1000, dragCoefficient: v.dragCoefficient } : null,
     },
-    ballRadiusM: v.ballRadiusM,
-    handM: v.handM,
-    angleSpreadDeg: v.angleSpreadDeg,
-    stepM: given.paceM,
-    ceilingM: v.ceilingM,
-    air: v.air && v.massG !== null ? { massKg: v.massG / 1000, dragCoefficient: v.dragCoefficient } : null,
-  });
-  const answered = useAnswered(v, settled);
+    v,
+  );
   const field = (key: keyof V & string, label: string, path: string) => (
     <LengthField
       label={label}
@@ -64,14 +67,14 @@ function useNetOnWall(given: Given) {
       onChange={(m) => change({ [key]: m, ...(key.startsWith("net") ? { preset: "" } : {}) } as Partial<V>)}
     />
   );
-  return { given, units, planning, v, change, answer, must, problem, answered, field };
+  return { given, units, planning, v, change, answer, must, problem, of, field };
 }
 
 type Parts = ReturnType<typeof useNetOnWall>;
 
 export function NetOnWallWorking({ given }: { given: Given }) {
   const parts = useNetOnWall(given);
-  const { units, v, change, answer, problem, answered } = parts;
+  const { units, v, change, answer, problem, of } = parts;
   return (
     <Working
       title={t("netOnWall.netOnAWall")}
@@ -79,18 +82,18 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       values={v}
       problem={problem}
       drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
-      said={answer ? told(answer, answered, units) : []}
-      aside={answer && <Moves answer={answer} units={units} v={answered} />}
+      said={answer ? told(answer, of, units) : []}
+      aside={answer && <Moves answer={answer} units={units} v={of} />}
       controls={<Controls {...parts} />}
       measures={
         answer?.mark.feasible
           ? [
-              { what: "Line to serve from, from the wall", m: v.standM ?? 0 },
-              { what: "Lower edge of the band", m: answer.mark.lowMarkM ?? 0, up: true },
-              { what: "Upper edge of the band", m: answer.mark.highMarkM ?? 0, up: true },
+              { what: "Line to serve from, from the wall", m: of.standM },
+              { what: "Lower edge of the band", m: answer.mark.lowMarkM, up: true },
+              { what: "Upper edge of the band", m: answer.mark.highMarkM, up: true },
               { what: "Plain mark, a hand above net height", m: answer.plainMarkM, up: true },
             ]
-          : [{ what: "Plain mark, a hand above net height", m: answer?.plainMarkM ?? 0, up: true }]
+          : [{ what: "Plain mark, a hand above net height", m: answer?.plainMarkM ?? null, up: true }]
       }
       materials={["chalk or masking tape", "tape measure", "a ball each"]}
       cautions={["CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "FAST_RETURN", "LOOSE_BALLS"]}

@@ -57,47 +57,63 @@ function useOffTheWall(given: Given) {
     space: given.space?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const side = useReckon("off-the-wall", {
-    throwing: {
+  const side = useReckon(
+    "off-the-wall",
+    {
+      throwing: {
+        standM: v.standM,
+        releaseM: v.releaseM,
+        speedMs: v.speedMs,
+        angleDeg: v.angleDeg,
+        restitution: v.restitution,
+        ceilingM: v.ceilingM,
+        ballRadiusM: v.ballRadiusM,
+      },
+      floorRestitution: v.floorRestitution,
+      catchM: v.catchM,
+    },
+    v,
+  );
+  const above = useReckon("angled", { standM: v.standM, angleDeg: v.turnDeg, restitution: v.restitution }, v);
+  const pass = useReckon(
+    "bounce-spot",
+    {
+      distanceM: v.distanceM,
+      releaseM: v.releaseM,
+      speedMs: v.speedMs,
+      floorRestitution: v.floorRestitution,
+      floorGrip: v.floorGrip,
+      catchM: v.catchM,
+    },
+    v,
+  );
+  const board = useReckon(
+    "leaned-board",
+    {
       standM: v.standM,
       releaseM: v.releaseM,
       speedMs: v.speedMs,
-      angleDeg: v.angleDeg,
+      angleDeg: v.boardAngleDeg,
+      leanDeg: v.leanDeg,
+      boardM: v.boardM,
       restitution: v.restitution,
-      ceilingM: v.ceilingM,
-      ballRadiusM: v.ballRadiusM,
     },
-    floorRestitution: v.floorRestitution,
-    catchM: v.catchM,
-  });
-  const above = useReckon("angled", { standM: v.standM, angleDeg: v.turnDeg, restitution: v.restitution });
-  const pass = useReckon("bounce-spot", {
-    distanceM: v.distanceM,
-    releaseM: v.releaseM,
-    speedMs: v.speedMs,
-    floorRestitution: v.floorRestitution,
-    floorGrip: v.floorGrip,
-    catchM: v.catchM,
-  });
-  const board = useReckon("leaned-board", {
-    standM: v.standM,
-    releaseM: v.releaseM,
-    speedMs: v.speedMs,
-    angleDeg: v.boardAngleDeg,
-    leanDeg: v.leanDeg,
-    boardM: v.boardM,
-    restitution: v.restitution,
-  });
+    v,
+  );
   // What comes at the catcher: straight from a partner, or back off the wall.
   const comes = v.mode === "pass" ? v.speedMs : (side.answer?.speedBackMs ?? v.speedMs);
-  const react = useReckon("reaction", {
-    speedMs: comes,
-    reactionSec: v.reactionSec,
-    handMoveSec: v.handMoveSec,
-    hardBall: v.hard,
-    hardMarginShare: planning.usual.hardMarginShare,
-    distanceM: v.mode === "pass" ? v.distanceM : v.standM,
-  });
+  const react = useReckon(
+    "reaction",
+    {
+      speedMs: comes,
+      reactionSec: v.reactionSec,
+      handMoveSec: v.handMoveSec,
+      hardBall: v.hard,
+      hardMarginShare: planning.usual.hardMarginShare,
+      distanceM: v.mode === "pass" ? v.distanceM : v.standM,
+    },
+    { ...v, comes },
+  );
   const shown = v.mode === "along" ? above : v.mode === "pass" ? pass : v.mode === "board" ? board : side;
   const must = (field: string) => shown.must(field) ?? shown.must(`throwing.${field}`) ?? react.must(field);
   const field = (key: keyof V & string, label: string) => (
@@ -120,11 +136,11 @@ function useOffTheWall(given: Given) {
     />
   );
   const said: Said[] = [
-    ...(v.mode === "wall" && side.answer ? toldWall(side.answer, v, units) : []),
-    ...(v.mode === "along" && above.answer ? toldAlong(above.answer, v, units) : []),
-    ...(v.mode === "pass" && pass.answer ? toldPass(pass.answer, v, units) : []),
+    ...(v.mode === "wall" && side.answer ? toldWall(side.answer, side.of, units) : []),
+    ...(v.mode === "along" && above.answer ? toldAlong(above.answer, above.of, units) : []),
+    ...(v.mode === "pass" && pass.answer ? toldPass(pass.answer, pass.of, units) : []),
     ...(v.mode === "board" && board.answer ? toldBoard(board.answer, units) : []),
-    ...(react.answer && v.mode !== "board" ? [toldReaction(react.answer, v, comes ?? 0, units)] : []),
+    ...(react.answer && v.mode !== "board" ? [toldReaction(react.answer, react.of, units)] : []),
     { kind: "note", text: `${noDrag} How lively ball and wall are is a planning value: try it and change it.` },
   ];
   return { given, units, planning, years, v, change, side, above, pass, board, react, shown, field, number, said };
@@ -145,7 +161,7 @@ export function OffTheWallWorking({ given }: { given: Given }) {
       drawing={<Shown {...parts} />}
       said={said}
       controls={<Controls {...parts} />}
-      measures={measures(v, side.answer, above.answer, pass.answer, board.answer, react.answer)}
+      measures={measures(shown.of, side.answer, above.answer, pass.answer, board.answer, react.answer)}
       materials={[
         "tape or flat markers",
         "tape measure",
@@ -250,8 +266,8 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
   );
 }
 
-function toldReaction(a: Reaction, v: V, speed: number, units: Units): Said {
-  const text = `A ball that comes at ${speed.toFixed(1)} m/s asks for ${length(a.leastDistanceM, units)} at ${v.age} years${v.hard ? ", hard ball margin in it" : ""}`;
+function toldReaction(a: Reaction, v: V & { comes: number | null }, units: Units): Said {
+  const text = `A ball that comes at ${v.comes?.toFixed(1)} m/s asks for ${length(a.leastDistanceM, units)} at ${v.age} years${v.hard ? ", hard ball margin in it" : ""}`;
   return a.enough
     ? {
         kind: "note",

@@ -64,28 +64,32 @@ function useRoom(given: Given) {
     space: given.space?.id ?? "",
     ladder: "",
   });
-  const { answer, must, problem } = useReckon("room", {
-    room: {
-      space: {
-        lengthM: v.roomLengthM,
-        widthM: v.roomWidthM,
-        ceilingM: v.ceilingM,
-        wall: v.hasWall ? { runM: v.runM, depthM: v.depthM } : null,
+  const { answer, must, problem, of } = useReckon(
+    "room",
+    {
+      room: {
+        space: {
+          lengthM: v.roomLengthM,
+          widthM: v.roomWidthM,
+          ceilingM: v.ceilingM,
+          wall: v.hasWall ? { runM: v.runM, depthM: v.depthM } : null,
+        },
+        footprint: {
+          lengthM: v.lengthM,
+          widthM: v.widthM,
+          gapM: v.gapM,
+          edgeM: v.edgeM,
+          needsWall: v.needsWall,
+          oneRow: v.oneRow,
+          heightM: v.heightM,
+        },
+        pupils: v.pupils,
+        perSpot: v.perSpot,
       },
-      footprint: {
-        lengthM: v.lengthM,
-        widthM: v.widthM,
-        gapM: v.gapM,
-        edgeM: v.edgeM,
-        needsWall: v.needsWall,
-        oneRow: v.oneRow,
-        heightM: v.heightM,
-      },
-      pupils: v.pupils,
-      perSpot: v.perSpot,
+      workingPerSpot: v.workingPerSpot,
     },
-    workingPerSpot: v.workingPerSpot,
-  });
+    v,
+  );
   const field = (key: keyof V & string, label: string, path: string) => (
     <LengthField
       label={label}
@@ -104,7 +108,7 @@ function useRoom(given: Given) {
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
-  return { given, units, all, v, change, answer, problem, field, number };
+  return { given, units, all, v, change, answer, of, problem, field, number };
 }
 
 type Parts = ReturnType<typeof useRoom>;
@@ -112,25 +116,25 @@ type Parts = ReturnType<typeof useRoom>;
 /** Any space and footprint: the placed spots, waves, who works and who counts. */
 export function RoomWorking({ given }: { given: Given }) {
   const parts = useRoom(given);
-  const { units, v, change, answer, problem } = parts;
+  const { units, v, change, answer, of, problem } = parts;
   return (
     <Working
       title={t("roomWorking.room")}
       given={given}
       values={v}
       problem={problem}
-      drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
-      said={answer ? told(answer, v) : []}
+      drawing={<Drawing v={v} of={of} answer={answer} change={change} units={units} />}
+      said={answer ? told(answer, of) : []}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "Space, length", m: v.roomLengthM ?? 0 },
-        { what: "Space, width", m: v.roomWidthM ?? 0 },
-        { what: "One spot, along the throw", m: v.lengthM ?? 0 },
-        { what: "One spot, across", m: v.widthM ?? 0 },
-        { what: "Free between spots", m: v.gapM ?? 0 },
-        { what: "Free to the edge", m: v.edgeM ?? 0 },
+        { what: "Space, length", m: v.roomLengthM },
+        { what: "Space, width", m: v.roomWidthM },
+        { what: "One spot, along the throw", m: v.lengthM },
+        { what: "One spot, across", m: v.widthM },
+        { what: "Free between spots", m: v.gapM },
+        { what: "Free to the edge", m: v.edgeM },
       ]}
-      materials={[`${4 * (answer?.spots.spots ?? 0)} flat markers or chalk for the corners`, "tape measure"]}
+      materials={[`${answer ? `${4 * answer.spots.spots} ` : ""}flat markers or chalk for the corners`, "tape measure"]}
       cautions={["STAIRS_AND_DOORS", "TRIP_MARKERS", "SWING_CLEARANCE", "LOOSE_BALLS"]}
     />
   );
@@ -200,11 +204,14 @@ function Controls({ given, all, v, change, field, number }: Parts) {
 
 function Drawing({
   v,
+  of,
   answer,
   change,
   units,
 }: {
   v: V;
+  /** those of the answer */
+  of: V;
   answer: RoomSheet | undefined;
   change: (p: Partial<V>) => void;
   units: Units;
@@ -222,7 +229,7 @@ function Drawing({
       label={`From above: ${length(long, units)} by ${length(wide, units)}${answer ? `, ${count(answer.spots.spots, "spot", "spots")}` : ""}`}
     >
       <Room long={long} wide={wide} wall={atWall} />
-      {answer && <Spots answer={answer} v={v} />}
+      {answer && <Spots answer={answer} v={of} />}
       <Dim from={0} to={long} at={0.22} text={length(long, units)} />
       <Dim from={-wide} to={0} at={-0.22} text={length(wide, units)} upright side={-1} />
       <Handle

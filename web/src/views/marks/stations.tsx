@@ -52,15 +52,19 @@ function useStations(given: Given) {
     roles: 3,
     roleNames: "throws, catches, counts",
   });
-  const stations = useReckon("stations", {
-    groups: v.groups,
-    stations: v.stations,
-    explainSec: v.explainSec,
-    roundSec: v.roundSec,
-    swapSec: v.swapSec,
-  });
-  const partners = useReckon("partners", { people: v.people, howMany: v.howMany });
-  const roles = useReckon("roles", { people: v.inGroup, roles: v.roles });
+  const stations = useReckon(
+    "stations",
+    {
+      groups: v.groups,
+      stations: v.stations,
+      explainSec: v.explainSec,
+      roundSec: v.roundSec,
+      swapSec: v.swapSec,
+    },
+    v,
+  );
+  const partners = useReckon("partners", { people: v.people, howMany: v.howMany }, v);
+  const roles = useReckon("roles", { people: v.inGroup, roles: v.roles }, v);
   const shown = v.mode === "stations" ? stations : v.mode === "partners" ? partners : roles;
   const number = (key: keyof V & string, label: string, unit = "", path: string = key) => (
     <NumberRow
@@ -92,11 +96,11 @@ export function StationsWorking({ given }: { given: Given }) {
       said={
         v.mode === "stations"
           ? stations.answer
-            ? toldStations(stations.answer, v)
+            ? toldStations(stations.answer, stations.of)
             : []
           : v.mode === "partners"
             ? partners.answer
-              ? toldPartners(partners.answer, v)
+              ? toldPartners(partners.answer, partners.of)
               : []
             : roles.answer
               ? [
@@ -127,9 +131,7 @@ function Shown({ v, change, stations, partners, roles, name, roleName }: Parts) 
         value={v.mode}
         onChange={(mode) => change({ mode })}
       />
-      {v.mode === "stations" && stations.answer && (
-        <StationTable answer={stations.answer} groups={v.groups ?? 0} start={v.start} />
-      )}
+      {v.mode === "stations" && stations.answer && <StationTable answer={stations.answer} start={v.start} />}
       {v.mode === "partners" && partners.answer && <PartnerTable answer={partners.answer} name={name} />}
       {v.mode === "roles" && roles.answer && <RoleTable answer={roles.answer} roleName={roleName} />}
     </>
@@ -191,7 +193,7 @@ export function later(start: string, sec: number): string {
   return `${two(all / 3600)}:${two((all % 3600) / 60)}${rest ? `:${two(rest)}` : ""}`;
 }
 
-function StationTable({ answer, groups, start }: { answer: Stations; groups: number; start: string }) {
+function StationTable({ answer, start }: { answer: Stations; start: string }) {
   return (
     <div className="overflow-x-auto">
       <table className="border-collapse" data-testid="table">
@@ -201,7 +203,7 @@ function StationTable({ answer, groups, start }: { answer: Stations; groups: num
             <th scope="col" className={cell}>
               {say("stations.from")}
             </th>
-            {Array.from({ length: groups }, (_, g) => (
+            {answer.rounds[0]?.stationOfGroup.map((_, g) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
               <th scope="col" key={g} className={cell}>{`Group ${g + 1}`}</th>
             ))}

@@ -45,21 +45,29 @@ function useStepByStep(given: Given) {
     fetchSec: planning.usual.fetchSec,
     walkSecPerStep: planning.usual.walkSecPerStep,
   });
-  const stairs = useReckon("staircase", {
-    startStep: v.startStep,
-    makesToStep: v.makesToStep,
-    onMiss: v.onMiss,
-    results: v.results,
-    stepM: v.stepM,
-  });
-  const reach = useReckon("reach-in-time", {
-    roundSec: v.roundSec,
-    makesToStep: v.makesToStep,
-    p: v.percentIn === null ? null : v.percentIn / 100,
-    secPerThrow: v.secPerThrow,
-    fetchSec: v.fetchSec,
-    walkSecPerStep: v.walkSecPerStep,
-  });
+  const stairs = useReckon(
+    "staircase",
+    {
+      startStep: v.startStep,
+      makesToStep: v.makesToStep,
+      onMiss: v.onMiss,
+      results: v.results,
+      stepM: v.stepM,
+    },
+    v,
+  );
+  const reach = useReckon(
+    "reach-in-time",
+    {
+      roundSec: v.roundSec,
+      makesToStep: v.makesToStep,
+      p: v.percentIn === null ? null : v.percentIn / 100,
+      secPerThrow: v.secPerThrow,
+      fetchSec: v.fetchSec,
+      walkSecPerStep: v.walkSecPerStep,
+    },
+    v,
+  );
   const pupils = given.chosen?.pupils.filter((p) => p.details.shoeCm !== null) ?? [];
   const must = (f: string) => stairs.must(f) ?? reach.must(f);
   const number = (key: keyof V & string, label: string, unit = "", path: string = key) => (
@@ -86,19 +94,21 @@ export function StepByStepWorking({ given }: { given: Given }) {
       given={given}
       values={v}
       problem={stairs.problem ?? reach.problem}
-      drawing={<Path answer={stairs.answer} v={v} change={change} />}
+      drawing={<Path answer={stairs.answer} results={stairs.of.results} v={v} change={change} />}
       said={[
-        ...(stairs.answer ? toldStairs(stairs.answer, v, units, given.shoeM) : []),
-        ...(reach.answer ? [toldReach(reach.answer, v, units)] : []),
+        ...(stairs.answer ? toldStairs(stairs.answer, stairs.of, units, given.shoeM) : []),
+        ...(reach.answer ? [toldReach(reach.answer, reach.of, units)] : []),
       ]}
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "One step", m: v.stepM ?? 0 },
+        { what: "One step", m: v.stepM },
         ...(stairs.answer?.furthestHeld ? [{ what: "Furthest held", m: stairs.answer.furthestHeldM }] : []),
-        ...(stairs.answer?.settleStep ? [{ what: "Settles at", m: stairs.answer.settleStep * (v.stepM ?? 0) }] : []),
+        ...(stairs.answer?.settleStep
+          ? [{ what: "Settles at", m: stairs.answer.settleStep * (stairs.of.stepM ?? 0) }]
+          : []),
         ...(reach.answer?.withoutMiss
-          ? [{ what: "Furthest this round allows", m: reach.answer.withoutMiss * (v.stepM ?? 0) }]
+          ? [{ what: "Furthest this round allows", m: reach.answer.withoutMiss * (reach.of.stepM ?? 0) }]
           : []),
       ]}
       materials={["chalk or tape for the steps", "a target", "two soft balls"]}
@@ -201,7 +211,18 @@ function Aside({ v, change, stairs }: Parts) {
 }
 
 /** The step of every throw: filled for a hit, open for a miss. */
-function Path({ answer, v, change }: { answer: Staircase | undefined; v: V; change: (p: Partial<V>) => void }) {
+function Path({
+  answer,
+  results,
+  v,
+  change,
+}: {
+  answer: Staircase | undefined;
+  /** those of the answer */
+  results: string;
+  v: V;
+  change: (p: Partial<V>) => void;
+}) {
   const path = answer?.path ?? [];
   const shown = path.slice(-60);
   const from = path.length - shown.length;
@@ -225,7 +246,7 @@ function Path({ answer, v, change }: { answer: Staircase | undefined; v: V; chan
       }}
       height={360}
     >
-      <Stairs path={shown} from={from} results={v.results.slice(from)} />
+      <Stairs path={shown} from={from} results={results.slice(from)} />
       {answer?.settleStep != null && <Settles at={answer.settleStep} />}
       <Handle
         label={say("stepByStep.startingStep")}

@@ -45,18 +45,22 @@ export function CeilingWorking({ given }: { given: Given }) {
     space: roofed?.id ?? "",
     ball: kind?.id ?? "",
   });
-  const { answer, must, problem } = useReckon("under-ceiling", {
-    toss: {
-      ceilingM: v.ceilingM,
-      clearanceM: v.clearanceM,
-      ballRadiusM: v.ballRadiusM,
-      releaseM: v.releaseM,
-      catchM: v.catchM,
-      clapSec: v.clapSec,
-      handsSec: v.handsSec,
+  const { answer, must, problem, of } = useReckon(
+    "under-ceiling",
+    {
+      toss: {
+        ceilingM: v.ceilingM,
+        clearanceM: v.clearanceM,
+        ballRadiusM: v.ballRadiusM,
+        releaseM: v.releaseM,
+        catchM: v.catchM,
+        clapSec: v.clapSec,
+        handsSec: v.handsSec,
+      },
+      wishClaps: v.wishClaps,
     },
-    wishClaps: v.wishClaps,
-  });
+    v,
+  );
   const field = (key: keyof V & string, label: string) => (
     <LengthField
       label={label}
@@ -72,8 +76,8 @@ export function CeilingWorking({ given }: { given: Given }) {
       given={given}
       values={v}
       problem={problem}
-      drawing={<Drawing v={v} answer={answer} change={change} units={units} />}
-      said={answer ? told(answer, v, units) : []}
+      drawing={<Drawing v={v} of={of} answer={answer} change={change} units={units} />}
+      said={answer ? told(answer, of, units) : []}
       aside={answer && <Rises answer={answer} units={units} />}
       controls={
         <>
@@ -121,8 +125,16 @@ export function CeilingWorking({ given }: { given: Given }) {
         </>
       }
       measures={[
-        { what: "Top of the toss, middle of the ball", m: (v.releaseM ?? 0) + (answer?.toss.riseM ?? 0), up: true },
-        { what: `Ceiling that ${v.wishClaps} claps need`, m: answer?.wish.ceilingNeededM ?? 0, up: true },
+        {
+          what: "Top of the toss, middle of the ball",
+          m: answer && of.releaseM !== null ? of.releaseM + answer.toss.riseM : null,
+          up: true,
+        },
+        {
+          what: `Ceiling that ${count(of.wishClaps ?? 0, "clap needs", "claps need")}`,
+          m: answer?.wish.ceilingNeededM ?? null,
+          up: true,
+        },
       ]}
       materials={["a soft ball or bean bag each", "tape for a mark at the top of the toss"]}
       cautions={["CEILING_AND_LAMPS", "HARD_TOSS", "HARD_BALL_FACE"]}
@@ -132,11 +144,14 @@ export function CeilingWorking({ given }: { given: Given }) {
 
 function Drawing({
   v,
+  of,
   answer,
   change,
   units,
 }: {
   v: V;
+  /** those of the answer */
+  of: V;
   answer: UnderCeiling | undefined;
   change: (p: Partial<V>) => void;
   units: Units;
@@ -146,7 +161,7 @@ function Drawing({
   const caught = v.catchM ?? 1;
   const needed = answer?.wish.ceilingNeededM ?? ceiling;
   const top = Math.max(ceiling, Math.min(needed, ceiling + 4)) + 0.35;
-  const height = release + (answer?.toss.riseM ?? 0);
+  const height = answer ? release + answer.toss.riseM : release;
   const round = (m: number) => Math.round(Math.max(0, m) * 100) / 100;
   return (
     <Stage
@@ -159,7 +174,10 @@ function Drawing({
       <Free from={ceiling - (v.clearanceM ?? 0)} to={ceiling} />
       <Ceiling at={ceiling} label={`ceiling ${length(ceiling, units)}`} />
       {answer && !answer.wishFits && (
-        <NeededLine at={needed} text={`${v.wishClaps} claps need ${length(needed, units)}`} />
+        <NeededLine
+          at={needed}
+          text={`${count(of.wishClaps ?? 0, "clap needs", "claps need")} ${length(needed, units)}`}
+        />
       )}
       <Figure at={0} handM={release} />
       {answer && (
@@ -174,7 +192,7 @@ function Drawing({
             text={`${length(answer.toss.riseM, units)} up`}
             colour="var(--catch)"
           />
-          <Beats answer={answer} handsSec={v.handsSec ?? 0} clapSec={v.clapSec ?? 1} />
+          <Beats answer={answer} handsSec={of.handsSec ?? 0} clapSec={of.clapSec ?? 1} />
         </>
       )}
       <Handle

@@ -29,19 +29,23 @@ export function useAim(given: Given) {
     wantPercent: 70,
   });
   const tapped = v.points.length > 0;
-  const { answer, must, problem } = useReckon("aim", {
-    rings: v.rings,
-    hits: v.hits,
-    outside: v.outside,
-    points: v.points,
-    distanceM: v.distanceM,
-    wantShare: v.wantPercent === null ? null : v.wantPercent / 100,
-  });
+  const { answer, must, problem, of } = useReckon(
+    "aim",
+    {
+      rings: v.rings,
+      hits: v.hits,
+      outside: v.outside,
+      points: v.points,
+      distanceM: v.distanceM,
+      wantShare: v.wantPercent === null ? null : v.wantPercent / 100,
+    },
+    v,
+  );
   const ring = (i: number, patch: Partial<Ring>) =>
     change({ rings: v.rings.map((r, k) => (k === i ? { ...r, ...patch } : r)) });
   const hit = (i: number, n: number | null) => change({ hits: v.hits.map((h, k) => (k === i ? n : h)) });
   const last = v.rings[v.rings.length - 1]?.outerRadiusCm ?? 45;
-  return { given, units, v, change, tapped, answer, must, problem, ring, hit, last };
+  return { given, units, v, change, tapped, answer, of, must, problem, ring, hit, last };
 }
 
 export type Parts = ReturnType<typeof useAim>;

@@ -4,6 +4,7 @@ import type { ComponentType } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { AimWorking } from "./aim";
+import { given } from "./any-given";
 import { BowlingWorking } from "./bowling";
 import type { Given } from "./given";
 import { InARowWorking } from "./in-a-row";
@@ -15,46 +16,6 @@ import { RoomWorking } from "./room-working";
 import { StationsWorking } from "./stations";
 import { StepByStepWorking } from "./step-by-step";
 import { CeilingWorking } from "./under-ceiling";
-
-const given = {
-  planning: {
-    balls: [
-      {
-        id: "netball",
-        name: "Netball",
-        radiusM: 0.11,
-        massKg: 0.4,
-        dragCoefficient: 0.5,
-        wallRestitution: 0.7,
-        floorRestitution: 0.75,
-        hard: false,
-      },
-    ],
-    nets: [{ id: "net", name: "A net", heightM: 2.1, distanceM: 6, landWithinM: 6 }],
-    slalomLevels: [{ id: "jog", name: "Jogging", gapM: 1.4, passM: 0.35 }],
-    reactions: [{ fromAge: 4, reactionSec: 0.4, handMoveSec: 0.3 }],
-    usual: {
-      paceM: 0.75,
-      shoeCm: 22,
-      handAboveNetM: 0.2,
-      angleSpreadDeg: 5,
-      hardMarginShare: 0.5,
-      clapSec: 0.28,
-      handsSec: 0.2,
-      lampClearanceM: 0.15,
-      fetchSec: 6,
-      walkSecPerStep: 1,
-      throwSpeedMs: 8,
-    },
-  },
-  spaces: [],
-  space: undefined,
-  chosen: undefined,
-  units: "metric",
-  shoeM: 0.22,
-  paceM: 0.75,
-  thisYear: 2026,
-} as unknown as Given;
 
 const of = (body: unknown, path: string): unknown =>
   path.split(".").reduce((at, key) => (at as Record<string, unknown> | undefined)?.[key], body);

@@ -22,19 +22,24 @@ type Fault = NonNullable<Extract<Tap, { type: "BALL" }>["fault"]>;
 export function MatchPad({ taps, open, tap, sides: name, players, measure, workedMs }: PadProps<Of<"MATCH">>) {
   const [fault, setFault] = useState<Fault | "FINE">("FINE");
   const [moving, setMoving] = useState(false);
-  const { answer } = useReckon("match-so-far", {
-    rules: measure,
-    playersA: Math.max(1, players.A.length),
-    playersB: Math.max(1, players.B.length),
-    // In steps, so that the same question is not asked anew with every second.
-    playedSec: measure.timeCapSec === null ? 0 : 10 * Math.floor(workedMs() / 10_000),
-    taps,
-  });
+  const { answer, of } = useReckon(
+    "match-so-far",
+    {
+      rules: measure,
+      playersA: Math.max(1, players.A.length),
+      playersB: Math.max(1, players.B.length),
+      // In steps, so that the same question is not asked anew with every second.
+      playedSec: measure.timeCapSec === null ? 0 : 10 * Math.floor(workedMs() / 10_000),
+      taps,
+    },
+    taps.length,
+  );
   const sheet = answer?.sheet;
-  const next = sheet?.next ?? null;
+  // Whose ball it is, is known once the core has seen the one before: else a quick second tap would be laid for the wrong side.
+  const next = of === taps.length ? (sheet?.next ?? null) : null;
   const over = sheet && sheet.over !== "NOT_YET" && sheet.winner !== null ? sheet : undefined;
   const lay = (xCm: number, yCm: number) => {
-    if (!open || over) return;
+    if (!open || over || !(moving || next)) return;
     if (moving) tap({ type: "JACK_MOVED", xCm, yCm });
     else if (next) tap({ type: "BALL", team: next.side, xCm, yCm, fault: fault === "FINE" ? null : fault });
     setMoving(false);
