@@ -255,7 +255,7 @@ export function pacing(block: Block, plan: BlockPlan, pupils: number): string {
   if (block.dose.type === "GATE" && p.reachGate !== null)
     said.push(`about ${Math.round(p.reachGate)} of ${pupils} reach the gate in this block`);
   if (p.stepLikely !== null)
-    said.push(`the middle pupil holds step ${p.stepLikely}, most between ${p.stepLow} and ${p.stepHigh}`);
+    said.push(`the middle pupil holds place ${p.stepLikely}, most between ${p.stepLow} and ${p.stepHigh}`);
   if (said.length === 0) return "";
   const guess =
     p.byPlanningRate > 0

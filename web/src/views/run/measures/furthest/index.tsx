@@ -1,16 +1,16 @@
+import { texts } from "../../../../words/texts";
 import { HIT, type MeasureView, MISS, only } from "../measure-view";
 import { HitPad } from "../shared/hit-pad";
 import { walked } from "../shared/hits";
+
+const t = texts("run");
 
 export const furthest: MeasureView<"FURTHEST"> = {
   Pad: HitPad,
   key: () => HIT,
   miss: MISS,
   score: (taps, { stairs }) => only(walked(taps, stairs).held),
-  ask: (rung) =>
-    rung.unit === "shoe lengths"
-      ? "The furthest place that was held: how many shoe lengths?"
-      : "The furthest place that was held: how many steps back?",
+  ask: () => t("furthest.ask"),
   most: () => 1000,
   countsTries: true,
   blank: { type: "FURTHEST", stairs: { makesToStep: 2, onMiss: "STAY", stepM: 0.3, startM: null, unit: "METRE" } },

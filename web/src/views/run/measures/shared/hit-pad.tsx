@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { metres } from "../../../../words";
 import { texts } from "../../../../words/texts";
 import { HIT, MISS } from "../measure-view";
-import { hitsIn, missesIn, runs, walked } from "./hits";
+import { hitsIn, missesIn, off, runs, walked } from "./hits";
 import { MainField, MissStrip, type PadProps } from "./pad";
 
 const t = texts("run");
@@ -63,6 +63,7 @@ function Count({ taps, measure, block, hits, told }: PadProps & { hits: number }
 function Place({ taps, told, stairs, measure }: PadProps) {
   if (!stairs) return null;
   const w = walked(taps, stairs);
+  const far = off(w.step, stairs, told);
   return (
     <>
       <span className="mt-1 flex items-baseline gap-3">
@@ -70,15 +71,18 @@ function Place({ taps, told, stairs, measure }: PadProps) {
           {w.step}
         </span>
         <span className="leading-tight">
-          {t("sharedHitPad.standHere")}
+          {t("sharedHitPad.standAt", { start: w.step === 1 ? "yes" : "no", steps: w.step - 1 })}
           <span className="block text-mist">
-            {told.unit === "shoe lengths" ? `${w.step} shoe lengths` : `${metres(w.step * stairs.stepM)} back`}
+            {far &&
+              ("shoes" in far
+                ? t("sharedHitPad.offShoes", { n: far.shoes })
+                : t("sharedHitPad.offM", { length: metres(far.m) }))}
           </span>
         </span>
       </span>
       <span className="mt-1 text-mist">
-        {w.wanted === 1 ? "one hit" : `${w.wanted} hits`} {t("sharedHitPad.toStepBackHeld", { held: w.held })}
-        {measure.type !== "FURTHEST" && ` · ${hitsIn(taps)} hits`}
+        {t("sharedHitPad.toStepBack", { wanted: w.wanted, held: w.held })}
+        {measure.type !== "FURTHEST" && ` · ${t("sharedHitPad.hits", { n: hitsIn(taps) })}`}
       </span>
     </>
   );

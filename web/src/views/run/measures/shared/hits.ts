@@ -1,4 +1,4 @@
-import type { Stairs, Tap } from "../../../../api/types";
+import type { Rung, Stairs, Tap } from "../../../../api/types";
 
 export const missesIn = (taps: Tap[]) => taps.filter((t) => t.type === "MISS").length;
 export const hitsIn = (taps: Tap[]) => taps.filter((t) => t.type === "HIT").length;
@@ -30,4 +30,16 @@ export function walked(taps: Tap[], stairs: Stairs): { step: number; held: numbe
     }
   }
   return { step, held, wanted: stairs.makesToStep - run };
+}
+
+/** How far off a place is, place 1 being where one begins: in one's own shoe lengths or in metres; null where nobody said where that is. */
+export function off(
+  place: number,
+  stairs: Stairs,
+  rung: Pick<Rung, "standM">,
+): { shoes: number } | { m: number } | null {
+  const startM = stairs.startM ?? rung.standM;
+  if (startM === null) return null;
+  if (stairs.unit === "SHOE" && stairs.stepM > 0) return { shoes: Math.round(startM / stairs.stepM) + place - 1 };
+  return { m: startM + (place - 1) * stairs.stepM };
 }

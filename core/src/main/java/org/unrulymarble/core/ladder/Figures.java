@@ -92,6 +92,7 @@ public record Figures(
                                 ? shoes(startM / stairs.stepM())
                                 : length(startM));
             named.put("stepping", Message.ours("stepping", named));
+            named.put("places", Message.ours("places", named));
         }
         if (!orReps.isEmpty())
             named.put("fewer", orReps.stream().map(String::valueOf).collect(Collectors.joining(", ")));

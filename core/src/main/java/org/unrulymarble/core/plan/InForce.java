@@ -105,7 +105,9 @@ final class InForce {
         Stairs own = rung.measure() instanceof Furthest furthest ? furthest.stairs() : null;
         if (own != null && p.block().standM() != null) own = own.from(p.block().standM());
         if (!(p.block().dose() instanceof BlockDose.ByStaircase dose)) return own;
-        return own == null ? dose.stairs() : dose.stairs().over(own);
+        if (own != null) return dose.stairs().over(own);
+        Double standM = standM(p, rung);
+        return standM == null ? dose.stairs() : dose.stairs().from(standM);
     }
 
     /** The teacher's own gate, else the rung's; of so many tries it asks for the same share of as many as this block gives. */

@@ -29,7 +29,7 @@ class InForceTest {
                 .isEqualTo(
                         "Begin 6 shoe lengths from the ring. Every one that counts takes you 1 shoe length back; after a miss "
                                 + "try again from the same place. Go on until the stop (60 s). The furthest place from which you hit "
-                                + "counts, in steps beyond the first.");
+                                + "counts. Where you begin is place 1, 1 shoe length further back is place 2.");
     }
 
     @Test
@@ -60,7 +60,8 @@ class InForceTest {
         assertThat(rung.words().task())
                 .isEqualTo(
                         "Begin 4 shoe lengths from the basket. 3 in a row take you 1 shoe length back; a miss takes you back "
-                                + "to the start. Go on until the stop (90 s). Remember the furthest place that you held.");
+                                + "to the start. Go on until the stop (90 s). Remember the furthest place that you held. "
+                                + "Where you begin is place 1, 1 shoe length further back is place 2.");
         assertThat(rung.words().counts()).contains("held with 3 in a row");
     }
 
