@@ -82,6 +82,7 @@ export type ClassRecord = Schemas["ClassRecord"];
 export type PupilRecord = Schemas["PupilRecord"];
 export type Challenge = Schemas["Challenge"];
 export type TypedIn = Schemas["TypedIn"];
+export type Corrected = Schemas["Wanted"];
 export type Attempt = Schemas["Attempt"];
 export type Planning = Schemas["Planning"];
 export type SkillView = Schemas["SkillView"];

@@ -1,6 +1,12 @@
 import type { Problem } from "../../api/client";
 import { Labelled } from "../../ui/fields";
 
+/** What was typed, as a number; what is none goes to the server as it is, which says at its field what it must be. */
+export const typedNumber = (text: string) => {
+  const plain = text.trim().replace(",", ".");
+  return plain === "" ? null : Number.isNaN(Number(plain)) ? text : Number(plain);
+};
+
 /** One field of a small sheet, with what it must be beside it. */
 export function Box({
   label,

@@ -1,87 +1,79 @@
 import { useState } from "react";
-import { api, perhapsEmpty } from "../../api/client";
-import type { Tried } from "../../api/types";
+import { api } from "../../api/client";
+import type { Corrected, Tried } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { texts } from "../../words/texts";
-import { Box } from "./box";
+import { Box, typedNumber } from "./box";
 import { Refused, useSend } from "./use-send";
 
 const t = texts("pupils");
 
-const number = (text: string) => (text.trim() === "" ? null : Number(text));
+const FIGURES = ["score", "hits", "misses"] as const;
 
 /** Puts a tally right with a reason; what it was is kept and shown. */
 export function Correct({ tried, what }: { tried: Tried; what: string }) {
-  const { attempt: a } = tried;
   const [open, setOpen] = useState(false);
-  const [score, setScore] = useState(String(a.score));
-  const [hits, setHits] = useState(a.hits === null ? "" : String(a.hits));
-  const [misses, setMisses] = useState(a.misses === null ? "" : String(a.misses));
-  const [struck, setStruck] = useState(tried.struck);
-  const [reason, setReason] = useState("");
-  const { send, problem } = useSend();
-  const keep = async () => {
-    const wanted = { seenScore: a.score, score: number(score), hits: number(hits), misses: number(misses) };
-    if (
-      await send(() =>
-        api("post", "/api/attempts/{id}/corrections", {
-          params: { path: { id: a.id } },
-          body: perhapsEmpty({ ...wanted, struck, reason }),
-        }),
-      )
-    )
-      setOpen(false);
-  };
   return (
     <>
       <button type="button" className="text-sm underline print:hidden" onClick={() => setOpen(true)}>
         {t("correct.correct")}
       </button>
-      <Sheet title={`Correct: ${what}`} open={open} onOpenChange={setOpen}>
-        <div className="flex flex-wrap gap-4">
-          <Box
-            label={t("correct.score")}
-            field="score"
-            value={score}
-            problem={problem}
-            onChange={setScore}
-            disabled={struck}
-          />
-          <Box
-            label={t("correct.hits")}
-            field="hits"
-            value={hits}
-            problem={problem}
-            onChange={setHits}
-            disabled={struck}
-          />
-          <Box
-            label={t("correct.misses")}
-            field="misses"
-            value={misses}
-            problem={problem}
-            onChange={setMisses}
-            disabled={struck}
-          />
-        </div>
-        <label className="mt-3 flex items-center gap-2">
-          <input type="checkbox" checked={struck} onChange={(e) => setStruck(e.target.checked)} />{" "}
-          {t("correct.itNeverWasStrike")}
-        </label>
-        <Box
-          label={t("correct.why")}
-          field="reason"
-          kind="line"
-          value={reason}
-          problem={problem}
-          onChange={setReason}
-        />
-        <Refused problem={problem} shown={["score", "hits", "misses", "reason"]} />
-        <p className="mt-3 text-soft">{t("correct.whatItWasWho")}</p>
-        <button type="button" className="btn btn-main mt-3" onClick={keep}>
-          {t("correct.keepTheCorrection")}
-        </button>
+      <Sheet title={t("correct.title", { what })} open={open} onOpenChange={setOpen}>
+        <Correction tried={tried} onKept={() => setOpen(false)} />
       </Sheet>
     </>
   );
 }
+
+/** Begins each time from the result as it is now. */
+function Correction({ tried, onKept }: { tried: Tried; onKept: () => void }) {
+  const { attempt: a } = tried;
+  const [figures, setFigures] = useState({ score: String(a.score), hits: said(a.hits), misses: said(a.misses) });
+  const [struck, setStruck] = useState(tried.struck);
+  const [reason, setReason] = useState("");
+  const { send, problem } = useSend();
+  const keep = async () => {
+    // What was typed may be empty or no number: the server says so at its field.
+    const wanted = {
+      seenScore: a.score,
+      score: typedNumber(figures.score),
+      hits: typedNumber(figures.hits),
+      misses: typedNumber(figures.misses),
+      struck,
+      reason,
+    } as unknown as Corrected;
+    if (
+      await send(() => api("post", "/api/attempts/{id}/corrections", { params: { path: { id: a.id } }, body: wanted }))
+    )
+      onKept();
+  };
+  return (
+    <>
+      <div className="flex flex-wrap gap-4">
+        {FIGURES.map((field) => (
+          <Box
+            key={field}
+            label={t(`correct.${field}`)}
+            field={field}
+            value={figures[field]}
+            problem={problem}
+            onChange={(value) => setFigures({ ...figures, [field]: value })}
+            disabled={struck}
+          />
+        ))}
+      </div>
+      <label className="mt-3 flex items-center gap-2">
+        <input type="checkbox" checked={struck} onChange={(e) => setStruck(e.target.checked)} />{" "}
+        {t("correct.itNeverWasStrike")}
+      </label>
+      <Box label={t("correct.why")} field="reason" kind="line" value={reason} problem={problem} onChange={setReason} />
+      <Refused problem={problem} shown={[...FIGURES, "reason"]} />
+      <p className="mt-3 text-soft">{t("correct.whatItWasWho")}</p>
+      <button type="button" className="btn btn-main mt-3" onClick={keep}>
+        {t("correct.keepTheCorrection")}
+      </button>
+    </>
+  );
+}
+
+const said = (count: number | null) => (count === null ? "" : String(count));

@@ -7,7 +7,7 @@ import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
 import { texts } from "../../words/texts";
 import { measure } from "../../words-ladders";
-import { Box } from "./box";
+import { Box, typedNumber } from "./box";
 import { Refused, useSend } from "./use-send";
 
 const t = texts("pupils");
@@ -21,8 +21,6 @@ const sidesOf = {
 } as const;
 
 const empty = { score: "", hits: "", misses: "", workSec: "", ball: "", distanceM: "", target: "", with: "" };
-/** What is no number goes to the server as it is, which says what it must be. */
-const number = (text: string) => (text.trim() === "" ? null : Number.isNaN(Number(text)) ? text : Number(text));
 
 /** A result from paper or from home. It counts less until somebody of the school has seen or confirmed it. */
 export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladder[] }) {
@@ -42,8 +40,11 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
   const type = rung?.measure.type;
   const outOf = type === "HITS_OF_N" || type === "NO_BALLS";
   const timed = type === "TIME_FOR_N" || type === "COURSE_TIME";
+  const asks = { hits: type === "COUNT_IN_TIME", workSec: !outOf && !timed };
   const keep = async () => {
-    const hits = outOf ? number(figures.score) : number(figures.hits);
+    // What was typed for another rung and is not asked for this one stays behind.
+    const score = typedNumber(figures.score);
+    const hits = outOf ? score : asks.hits ? typedNumber(figures.hits) : null;
     // What was typed may be empty or no number: the server says so at its field.
     const typed = {
       on,
@@ -51,13 +52,13 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
       rungId: rung?.id,
       modifiers: [],
       side: chosenSide,
-      score: number(figures.score),
+      score,
       hits,
-      misses: number(figures.misses),
-      workSec: number(figures.workSec),
+      misses: typedNumber(figures.misses),
+      workSec: asks.workSec ? typedNumber(figures.workSec) : null,
       timeMs: null,
       ball: figures.ball.trim() || null,
-      distanceM: number(figures.distanceM.replace(",", ".")),
+      distanceM: typedNumber(figures.distanceM),
       target: figures.target.trim() || null,
       with: figures.with.trim() || null,
       where: home ? "HOME" : "SCHOOL",
@@ -114,9 +115,9 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           <div className="flex flex-wrap gap-3">
             <Box label={t("typeIn.day")} field="on" kind="date" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
-            {type === "COUNT_IN_TIME" && box("Hits, if counted", "hits")}
+            {asks.hits && box("Hits, if counted", "hits")}
             {box("Misses, if counted", "misses")}
-            {!outOf && !timed && box("Seconds of the round", "workSec")}
+            {asks.workSec && box("Seconds of the round", "workSec")}
             {box("Ball, if another", "ball", "words")}
             {box("Distance in m, if another", "distanceM")}
             {box("Target, if another", "target", "words")}
