@@ -56,6 +56,8 @@ afterEach(() => vi.unstubAllGlobals());
 
 type Case = {
   Working: ComponentType<{ given: Given }>;
+  /** its address, with values in it */
+  at?: string;
   reckoning: string;
   first: object;
   label: string;
@@ -88,6 +90,7 @@ const cases: Record<string, Case> = {
   },
   "in a row": {
     Working: InARowWorking,
+    at: "/?firstCount=18&firstSec=40&lastCount=31&lastSec=60",
     reckoning: "rates",
     first: rates,
     label: "Before",
@@ -121,6 +124,7 @@ const cases: Record<string, Case> = {
 it.each(Object.entries(cases))("%s says a new value only with its answer, and never a refused one", async (_, c) => {
   const waiting: ((answer: object) => void)[] = [];
   let asked = 0;
+  window.history.replaceState(null, "", c.at ?? "/");
   serve({
     [`POST /api/reckon/${c.reckoning}`]: () =>
       asked++ === 0 ? c.first : new Promise((told) => waiting.push(told as never)),
@@ -179,4 +183,14 @@ it("shows a table of the groups that the answer has, not of those that are typed
     .map((r) => r.children.length);
   expect(wide).toEqual([4, 4, 4, 4]);
   expect(within(table).getAllByText("rests")).toHaveLength(3);
+});
+
+it("sets nothing against nothing: two scores are compared once one was typed", async () => {
+  const heard = serve({ "POST /api/reckon/rates": rates });
+  show(<InARowWorking given={given} />);
+  expect(heard.map((h) => h.path)).not.toContain("/api/reckon/rates");
+  type("Before", "18");
+  await screen.findByText(/a minute/);
+  type("Before", "");
+  await vi.waitFor(() => expect(screen.queryByText(/a minute/)).toBeNull());
 });

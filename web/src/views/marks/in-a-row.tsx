@@ -50,10 +50,10 @@ function useInARow(given: Given) {
     wantPercent: 50,
     rung: "",
     who: "",
-    firstCount: 18,
-    firstSec: 40,
-    lastCount: 31,
-    lastSec: 60,
+    firstCount: null,
+    firstSec: null,
+    lastCount: null,
+    lastSec: null,
   });
   const known = tried.data ?? [];
   const rungKey = (s: { ladderId: string; rungId: string }) => `${s.ladderId}/${s.rungId}`;
@@ -101,17 +101,13 @@ function useInARow(given: Given) {
     },
     { ...v, tried: ofRung },
   );
-  const rates = useReckon(
-    "rates",
-    {
-      scores: [
-        { count: v.firstCount, roundSec: v.firstSec },
-        { count: v.lastCount, roundSec: v.lastSec },
-      ],
-      sure: 0.9,
-    },
-    v,
-  );
+  const scores = [
+    { count: v.firstCount, roundSec: v.firstSec },
+    { count: v.lastCount, roundSec: v.lastSec },
+  ];
+  // Nothing is set against nothing: it is asked once something was typed.
+  const some = scores.some((s) => s.count !== null || s.roundSec !== null);
+  const rates = useReckon("rates", some ? { scores, sure: 0.9 } : undefined, v);
   const wrong = [streak, odds, gate, rates].find((r) => r.problem);
   const must = (field: string) => streak.must(field) ?? odds.must(field) ?? gate.must(field);
   const number = (key: keyof V & string, label: string, path: string, unit = "", step = 1) => (

@@ -36,7 +36,7 @@ function useStepByStep(given: Given) {
     startStep: 1,
     makesToStep: 2,
     onMiss: "STEP_IN",
-    results: "HHHHMHHMHMHHM",
+    results: "",
     stepM: given.shoeM,
     pupil: "",
     roundSec: 120,

@@ -8,6 +8,7 @@ type Reckoned<N extends Reckoning> = Answer<"post", `/api/reckon/${N}`>;
 /**
  * What the core answers; while a new answer is on its way, and while a field is wrong, the last one stays.
  *
+ * @param ask nothing where there is nothing to ask yet
  * @param values what the question was made of
  */
 export function useReckon<N extends Reckoning, V>(
@@ -22,7 +23,7 @@ export function useReckon<N extends Reckoning, V>(
   /** The values that the answer on show belongs to: what is said mixes no new value with an old answer. */
   of: V;
 } {
-  const query = useQuery({ ...reckoning(name, ask), placeholderData: keepPreviousData });
+  const query = useQuery({ ...reckoning(name, ask), placeholderData: keepPreviousData, enabled: ask !== undefined });
   const last = useRef<Reckoned<N>>(undefined);
   const answered = useRef(values);
   const data = query.data as Reckoned<N> | undefined;
@@ -30,7 +31,7 @@ export function useReckon<N extends Reckoning, V>(
   if (query.isSuccess && !query.isPlaceholderData) answered.current = values;
   const problem = query.error instanceof Problem ? query.error : undefined;
   return {
-    answer: data ?? last.current,
+    answer: ask === undefined ? undefined : (data ?? last.current),
     problem,
     must: (field: string) => problem?.must(field),
     of: answered.current,
