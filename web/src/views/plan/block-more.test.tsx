@@ -148,6 +148,15 @@ it("takes another distance and target with the block, and back to the rung's", (
   expect(typed.at(-1)).toMatchObject({ standM: null, target: null });
 });
 
+it("begins a way back where it is asked, in shoe lengths where it is stepped in shoes", () => {
+  const stairs = { makesToStep: 1, onMiss: "STAY", stepM: 0.24, startM: 1.44, unit: "SHOE" } as const;
+  show({}, { standM: 1.4, stairs });
+  const field = screen.getByLabelText("Begins at, shoe lengths,") as HTMLInputElement;
+  expect(field.value).toBe("6");
+  fireEvent.change(field, { target: { value: "1" } });
+  expect(typed.at(-1)?.standM).toBe(0.24);
+});
+
 it("changes figures of a measure as they are typed, and goes back to the rung's by an edit", () => {
   const rings = { type: "RINGS" as const, rings: [{ radiusCm: 15, points: 10 }] };
   show({ measure: rings });

@@ -123,13 +123,26 @@ function gateUnit(gate: Gate, unit: string): string {
 }
 
 function Stand({ block, rung, plan, must, onChange }: EditorProps) {
-  const standM = block.standM ?? plan?.standM ?? rung.standM;
+  const stairs = plan?.stairs ?? null;
+  const standM = block.standM ?? stairs?.startM ?? plan?.standM ?? rung.standM;
+  const shoeM = stairs?.unit === "SHOE" && stairs.stepM > 0 ? stairs.stepM : null;
   const target = (text: string): Partial<Block> => ({ target: text === "" ? null : text });
   return (
     <Row label={t("stand.label")}>
-      {standM !== null && (
+      {standM !== null && shoeM !== null && (
         <NumberField
-          label={t("stand.distance")}
+          label={t("stand.begins")}
+          unit={t("stand.shoes")}
+          value={Math.round(standM / shoeM)}
+          must={must("standM")}
+          onChange={(n) =>
+            onChange({ ...block, standM: n === null ? null : Math.round(100 * n * shoeM) / 100 }, "standM")
+          }
+        />
+      )}
+      {standM !== null && shoeM === null && (
+        <NumberField
+          label={t(stairs ? "stand.begins" : "stand.distance")}
           unit={t("stand.metres")}
           step={0.5}
           value={standM}

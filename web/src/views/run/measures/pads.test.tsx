@@ -156,8 +156,37 @@ it("counts no-balls and gives half a score for the second running", () => {
   expect(score().score).toBe(1);
 });
 
+const spots = (more: object): Measure =>
+  ({ type: "MADE_FROM_SPOTS", spots: 3, spotOrder: "ROUND", spotBackM: 0, ...more }) as Measure;
+
+it("goes from spot to spot in the order that was asked", () => {
+  const due = (spotOrder: string) => {
+    pad(spots({ spotOrder }));
+    const seen = [0, 1, 2, 3, 4].map((i) => {
+      const [, spot] = /made from spot (\d)/.exec(button(/made from spot/).getAttribute("aria-label") ?? "") ?? [];
+      press(i === 1 ? /miss/ : /made from spot/);
+      return Number(spot);
+    });
+    cleanup();
+    return seen;
+  };
+  expect(due("ROUND")).toEqual([1, 2, 3, 1, 2]);
+  expect(due("OUT_AND_BACK")).toEqual([1, 2, 3, 2, 1]);
+  expect(due("UNTIL_MADE")).toEqual([1, 2, 2, 3, 1]);
+});
+
+it("takes a throw from any spot, as they like", () => {
+  const { score } = pad(spots({ spotOrder: "ANY" }));
+  press("Amaru T.: made from spot 3, 0 so far");
+  press("Amaru T.: made from spot 3, 1 so far");
+  press("Amaru T.: miss, 0 so far");
+  expect(button("Amaru T.: made from spot 3, 2 so far")).toBeInTheDocument();
+  expect(score().score).toBe(2);
+  expect(viewOf(spots({ spotOrder: "ANY" })).key(taps, spots({ spotOrder: "ANY" }), {} as never)).toBeNull();
+});
+
 it("goes round the spots and says which is due", () => {
-  const { score } = pad({ type: "MADE_FROM_SPOTS", spots: 2 });
+  const { score } = pad(spots({ spots: 2 }));
   press("Amaru T.: made from spot 1, 0 so far");
   press("Amaru T.: miss, 0 so far");
   press("Amaru T.: made from spot 1, 1 so far");

@@ -77,7 +77,12 @@ public record Figures(
         if (gate instanceof Gate.SoManyIn timed) named.put("inSec", seconds(timed.inSec()));
         if (rung.claps() != null) named.put("claps", rung.claps());
         if (standM != null) named.put("stand", length(standM));
-        if (measure instanceof MadeFromSpots spots) named.put("spots", spots.spots());
+        if (measure instanceof MadeFromSpots spots) {
+            named.put("spots", spots.spots());
+            named.put("back", spots.spotBackM() == 0 ? "" : length(spots.spotBackM()));
+            named.put("spotOrder", Message.ours("spots." + spots.spotOrder(), named));
+            named.put("spotsLie", Message.ours(spots.spotBackM() == 0 ? "spots.round" : "spots.behind", named));
+        }
         if (measure instanceof KeepAll keep) named.put("balls", keep.balls());
         if (measure instanceof Match match && match.targetScore() != null) named.put("toScore", match.targetScore());
         if (stairs != null) {

@@ -28,6 +28,8 @@ record Scoring(
         List<Rings.Ring> rings,
         Integer n,
         Integer spots,
+        MadeFromSpots.Order spotOrder,
+        Double spotBackM,
         Integer balls,
         KeepAll.Draw draw,
         Integer firstBall,
@@ -36,7 +38,8 @@ record Scoring(
         RandomCalls calls,
         Course course) {
 
-    private static final Scoring NONE = new Scoring(null, null, null, null, null, null, null, null, null, null);
+    private static final Scoring NONE =
+            new Scoring(null, null, null, null, null, null, null, null, null, null, null, null);
 
     private static final Mapping<Rings.Ring> RING = new Mapping<>() {
         private final Entry<Rings.Ring, Integer> radiusCm = whole("radiusCm", Rings.Ring::radiusCm)
@@ -83,6 +86,12 @@ record Scoring(
                 whole("n", Scoring::n).range(1, 1000).says("For the time for so many: how many.");
         private final Entry<Scoring, Integer> spots =
                 whole("spots", Scoring::spots).range(2, 12).says("For made from spots: how many spots.");
+        private final Entry<Scoring, MadeFromSpots.Order> spotOrder = word(
+                        "spotOrder", MadeFromSpots.Order.class, Scoring::spotOrder)
+                .says("For made from spots: from where next; round and round if left out.");
+        private final Entry<Scoring, Double> spotBackM = number("spotBackM", Scoring::spotBackM)
+                .range(0, 10)
+                .says("For made from spots: how many metres further back each lies than the one before.");
         private final Entry<Scoring, Integer> balls =
                 whole("balls", Scoring::balls).range(2, 12).says("For keep all: how many numbered balls.");
         private final Entry<Scoring, KeepAll.Draw> draw = word("draw", KeepAll.Draw.class, Scoring::draw)
@@ -111,6 +120,8 @@ record Scoring(
                     rings.of(f),
                     n.of(f),
                     spots.of(f),
+                    spotOrder.of(f),
+                    spotBackM.of(f),
                     balls.of(f),
                     draw.of(f),
                     firstBall.of(f),
@@ -128,6 +139,10 @@ record Scoring(
                 measure instanceof Rings rings ? rings.rings() : null,
                 measure instanceof TimeForN time ? time.n() : null,
                 measure instanceof MadeFromSpots made ? made.spots() : null,
+                measure instanceof MadeFromSpots made && made.spotOrder() != MadeFromSpots.Order.ROUND
+                        ? made.spotOrder()
+                        : null,
+                measure instanceof MadeFromSpots made && made.spotBackM() > 0 ? made.spotBackM() : null,
                 measure instanceof KeepAll keep ? keep.balls() : null,
                 measure instanceof KeepAll keep ? keep.draw() : null,
                 measure instanceof KeepAll keep && keep.firstBall() != 1 ? keep.firstBall() : null,
@@ -162,7 +177,7 @@ record Scoring(
                                 : doses.staircase().stairs());
             case RINGS -> new Rings(f.rings());
             case LEVELS -> new Levels();
-            case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots());
+            case MADE_FROM_SPOTS -> new MadeFromSpots(f.spots(), f.spotOrder(), f.spotBackM());
             case KEEP_ALL -> new KeepAll(f.balls(), f.draw(), f.firstBall());
             case COURSE_TIME -> new CourseTime(f.course());
             case MATCH -> new Match(f.targetScore());
@@ -180,7 +195,8 @@ record Scoring(
         RandomCalls called = words == null ? null : checked(checks, () -> new RandomCalls(words, everySec));
         if (words == null && everySec != null) checks.range("callEverySec", everySec, 1, 60);
         checks.done();
-        return new Scoring(rings, n, spots, balls, draw, firstBall, targetScore, noBalls, called, course);
+        return new Scoring(
+                rings, n, spots, spotOrder, spotBackM, balls, draw, firstBall, targetScore, noBalls, called, course);
     }
 
     /** Null, and said, for what cannot be. */

@@ -5,14 +5,44 @@ import java.util.Collections;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
 
-/** So many from spot to spot in the round's time. @param spots 2 to 12; 5 where nothing was said */
-public record MadeFromSpots(Integer spots) implements Measure {
+/**
+ * So many from spot to spot in the round's time.
+ *
+ * @param spots 2 to 12; 5 where nothing was said
+ * @param spotOrder round and round where nothing was said
+ * @param spotBackM how much further back each spot lies than the one before, 0 to 10 m; 0 where they lie round the target, all as far
+ */
+public record MadeFromSpots(Integer spots, Order spotOrder, Double spotBackM) implements Measure {
+
+    /** From where next. */
+    public enum Order {
+        ROUND,
+        OUT_AND_BACK,
+        /** Whoever misses stays. */
+        UNTIL_MADE,
+        /** As the thrower likes. */
+        ANY
+    }
 
     private static final int USUAL = 5;
 
     public MadeFromSpots {
         spots = spots == null ? (Integer) USUAL : spots;
-        new Checks().range("spots", spots, 2, 12).done();
+        spotOrder = spotOrder == null ? Order.ROUND : spotOrder;
+        spotBackM = spotBackM == null ? (Double) 0.0 : spotBackM;
+        new Checks()
+                .range("spots", spots, 2, 12)
+                .range("spotBackM", spotBackM, 0, 10)
+                .done();
+    }
+
+    public MadeFromSpots(Integer spots) {
+        this(spots, null, null);
+    }
+
+    /** How far the last spot lies behind the first. */
+    public double wayM() {
+        return (spots - 1) * spotBackM;
     }
 
     @Override

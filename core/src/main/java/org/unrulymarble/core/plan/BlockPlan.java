@@ -14,6 +14,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Course;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.place.Layout;
 import org.unrulymarble.core.place.Spots;
 
@@ -35,6 +36,7 @@ import org.unrulymarble.core.place.Spots;
  * @param leftFree spots left out before ways and obstacles; {@code leftForWindows} beside a window
  * @param steps what is done one after the other, in this block's order
  * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate}, measure and distance likewise
+ * @param stairs how it is stepped back and from where, null where nobody steps
  * @param gates the kinds of gate that it may open by, each with figures to begin from
  * @param onRungs who is on which rung; empty where nobody is named
  * @param onSets the sets that are on other rungs than the one before, with their words and gates; empty where all are on one
@@ -79,7 +81,8 @@ public record BlockPlan(
         List<Gate> gates,
         @Nullable Measure measure,
         @Nullable CoursePlan course,
-        @Nullable Double standM) {
+        @Nullable Double standM,
+        @Nullable Stairs stairs) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}
@@ -150,7 +153,8 @@ public record BlockPlan(
                 p.isTask() ? GateChoices.of(p) : List.of(),
                 p.isTask() ? InForce.measure(p, p.rung()) : null,
                 p.isTask() ? course(p) : null,
-                p.isTask() ? p.standM() : null);
+                p.isTask() ? p.standM() : null,
+                p.isTask() ? p.stairs() : null);
     }
 
     private static CoursePlan course(Placed p) {

@@ -23,7 +23,9 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.ladder.Sides;
 import org.unrulymarble.core.measure.Course;
 import org.unrulymarble.core.measure.CourseTime;
+import org.unrulymarble.core.measure.MadeFromSpots;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Layout;
 
@@ -187,6 +189,15 @@ public record Placed(
                 block.standM() == null ? rung.standM() : block.standM(),
                 block.gate() == null ? rung.gate() : block.gate());
         Measure measure = block.measure() == null ? rung.measure() : block.measure();
+        if (measure instanceof MadeFromSpots spots && spots.wayM() > 0)
+            return new Footprint(
+                    f.lengthM() + spots.wayM(),
+                    f.widthM(),
+                    f.gapM(),
+                    f.edgeM(),
+                    f.needsWall(),
+                    f.oneRow(),
+                    f.heightM());
         if (!(measure instanceof CourseTime timed) || timed.course() == null) return f;
         return new Footprint(
                 timed.course().alongM(),
@@ -392,6 +403,11 @@ public record Placed(
     /** Where it is done from, or null where that makes no difference. */
     public Double standM() {
         return InForce.standM(this, rung);
+    }
+
+    /** How it is stepped back, or null where nobody steps. */
+    public Stairs stairs() {
+        return InForce.stairs(this, rung);
     }
 
     /** The rung of one pupil: the block's, or their own. */

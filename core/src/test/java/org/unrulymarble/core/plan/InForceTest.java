@@ -2,12 +2,15 @@ package org.unrulymarble.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.measure.Gate;
+import org.unrulymarble.core.measure.MadeFromSpots;
 import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.run.RunScript;
 
@@ -30,6 +33,39 @@ class InForceTest {
                         "Begin 6 shoe lengths from the ring. Every one that counts takes you 1 shoe length back; after a miss "
                                 + "try again from the same place. Go on until the stop (60 s). The furthest place from which you hit "
                                 + "counts. Where you begin is place 1, 1 shoe length further back is place 2.");
+    }
+
+    @Test
+    void shoe_by_shoe_may_begin_one_shoe_from_the_ring() {
+        BlockPlan plan = plan("shoe-by-shoe", "furthest-held", d -> d.standM = 0.24);
+
+        assertThat(plan.words().task()).startsWith("Begin 1 shoe length from the ring.");
+        assertThat(plan.stairs()).isEqualTo(new Stairs(1, OnMiss.STAY, 0.24, 0.24, Stairs.Unit.SHOE));
+        assertThat(plan("shoe-by-shoe", "furthest-held", d -> {}).stairs().startM())
+                .isEqualTo(1.44);
+    }
+
+    @Test
+    void spots_lie_where_the_lesson_says_and_follow_in_its_order_and_take_the_floor() {
+        BlockPlan usual = plan("close-shot", "spots-in-a-minute", d -> {});
+        BlockPlan other = plan(
+                "close-shot",
+                "spots-in-a-minute",
+                d -> d.measure = new MadeFromSpots(3, MadeFromSpots.Order.UNTIL_MADE, 0.5));
+
+        assertThat(usual.words().task())
+                .startsWith("5 spots lie in a half circle")
+                .contains("From the first to the last, and round again.");
+        assertThat(other.words().task())
+                .startsWith("3 spots lie one behind the other, the first 1.5 m away, each 50 cm further back. "
+                        + "Stay at a spot until it is in, then on to the next, and round again.");
+        // However a spot is turned in the room, one side of it is longer by the way back.
+        assertThat(sidesM(other)).isCloseTo(sidesM(usual) + 1.0, within(1e-9));
+    }
+
+    private static double sidesM(BlockPlan plan) {
+        var spot = plan.spots().placed().get(0);
+        return spot.alongM() + spot.acrossM();
     }
 
     @Test

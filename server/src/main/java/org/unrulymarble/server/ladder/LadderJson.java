@@ -12,8 +12,8 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LadderJson {
 
     /** The figures of measures that a file says under scoring. */
-    private static final List<String> FILED =
-            List.of("rings", "n", "spots", "balls", "draw", "firstBall", "targetScore", "course");
+    private static final List<String> FILED = List.of(
+            "rings", "n", "spots", "spotOrder", "spotBackM", "balls", "draw", "firstBall", "targetScore", "course");
 
     private LadderJson() {}
 
