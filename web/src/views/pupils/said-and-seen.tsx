@@ -24,12 +24,21 @@ export function SaidAndSeen({ record, catalogue }: { record: PupilRecord; catalo
               // biome-ignore lint/suspicious/noArrayIndexKey: remarks are a log, never reordered
               <li key={i} className="flex flex-wrap gap-x-3 border-b border-rule py-1">
                 <span className="clock w-28 text-soft">{day(r.on)}</span>
-                {r.kind === "FAULT" ? (
+                {r.kind === "CHOSE" && (
+                  <span>
+                    {t("saidAndSeen.chose", {
+                      number: 1 + (ladder?.rungs.findIndex((x) => x.id === r.rungId) ?? -1),
+                      rung: ladder?.rungs.find((x) => x.id === r.rungId)?.name ?? r.note,
+                    })}
+                  </span>
+                )}
+                {r.kind === "FAULT" && (
                   <span>
                     {t("saidAndSeen.seen")} {fault?.seen ?? r.note}.{" "}
                     {fault && <span className="text-soft">{t("saidAndSeen.cue", { mend: fault.mend })}</span>}
                   </span>
-                ) : (
+                )}
+                {(r.kind === "WORD" || r.kind === "SAID") && (
                   <span>
                     {t("saidAndSeen.said", { word })}{" "}
                     {r.kind === "SAID" && <span className="text-soft">{t("saidAndSeen.afterFreeCombining")}</span>}

@@ -37,7 +37,13 @@ export function Pads(
   const turn = block?.turns[work?.turn ?? 0];
   const ladder = ladderInForce(run, block);
   if (!work || !block || !turn || !ladder) return null;
-  if (!block.counted) return <p className="text-mist">{say("pads.nothingIsCountedHere")}</p>;
+  if (!block.counted)
+    return (
+      <div className="flex flex-wrap items-center gap-3">
+        <p className="text-mist">{say("pads.nothingIsCountedHere")}</p>
+        {block.choose && <Rungs run={run} played={props.played} round={round} record={props.record} />}
+      </div>
+    );
   return <Spots {...props} round={round} work={work} block={block} turn={turn} ladder={ladder} mine={mine} />;
 }
 

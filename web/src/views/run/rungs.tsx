@@ -1,8 +1,11 @@
 import { useState } from "react";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
+import { texts } from "../../words/texts";
 import type { Played } from "./log";
 import type { useRun } from "./use-run";
+
+const t = texts("run");
 
 /** Which rung each one is on: as the plan has it, or as they choose; two taps put a pupil on another from this round on. */
 export function Rungs({
@@ -27,14 +30,10 @@ export function Rungs({
   return (
     <>
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        {block.choose ? "Rungs: as they choose" : "Rungs"}
+        {t("rungs.open", { choose: block.choose ? "yes" : "no" })}
       </button>
-      <Sheet title={`Rungs of “${ladder.name}”`} open={open} onOpenChange={setOpen} night wide>
-        <p className="text-mist">
-          {block.choose
-            ? "Ask, and press what each one chose. Until then everybody is on their own rung."
-            : "Press a rung to put a pupil on it from this round on; what is scored then counts there."}
-        </p>
+      <Sheet title={t("rungs.title", { ladder: ladder.name })} open={open} onOpenChange={setOpen} night wide>
+        <p className="text-mist">{t(block.choose ? "rungs.choose" : "rungs.put")}</p>
         <ol className="mt-2 flex flex-wrap gap-x-5 text-mist">
           {ladder.rungs.map((r, i) => (
             <li key={r.id}>
@@ -54,7 +53,7 @@ export function Rungs({
                     type="button"
                     className={`min-h-11 min-w-11 border ${r.id === on ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
                     aria-pressed={r.id === on}
-                    aria-label={`${name(pupilId)}: rung ${i + 1}, ${r.name}`}
+                    aria-label={t("rungs.on", { name: name(pupilId), number: i + 1, rung: r.name })}
                     onClick={() => r.id !== on && record({ type: "ON_RUNG", segment: round, pupilId, rungId: r.id })}
                   >
                     {i + 1}

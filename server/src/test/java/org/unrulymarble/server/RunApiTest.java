@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ApiTest
 class RunApiTest {
@@ -356,6 +357,49 @@ class RunApiTest {
                 .satisfies(c -> assertThat(
                                 List.of(c.get("rungId"), c.get("pupilId").stringValue()))
                         .containsExactly(third.get("id"), fresh));
+    }
+
+    @Test
+    void a_rung_that_was_chosen_where_nothing_is_counted_is_kept_and_the_next_choice_begins_there() {
+        JsonNode lesson =
+                api.get("/api/lessons/" + run.get("lessonId").stringValue()).body();
+        ObjectNode plan = (ObjectNode) lesson.get("lesson");
+        ObjectNode block = (ObjectNode) plan.get("blocks").get(1);
+        block.put("rungBy", "CHOOSE").put("counted", false).putArray("laterRungIds");
+        String id = api.post(
+                        "/api/lessons",
+                        "{\"version\":null,\"classId\":%s,\"spaceId\":%s,\"name\":\"As they choose\",\"onDay\":\"2026-11-20\",\"lesson\":%s}"
+                                .formatted(lesson.get("classId"), lesson.get("spaceId"), plan))
+                .body()
+                .get("id")
+                .stringValue();
+        run = api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(id)).body();
+        JsonNode rungs = run.get("sheet").get("script").get("blocks").get(1).get("rungs");
+        String before = rungOf(run, worker);
+        String chosen = rungs.valueStream()
+                .map(r -> r.get("id").stringValue())
+                .filter(r -> !r.equals(before))
+                .findFirst()
+                .orElseThrow();
+
+        send(event("ON_RUNG", ",\"segment\":%d,\"pupilId\":\"%s\",\"rungId\":\"%s\"".formatted(round, worker, chosen)));
+        finish();
+
+        JsonNode remarks = api.get("/api/pupils/" + worker + "/record").body().get("remarks");
+        assertThat(remarks).last().satisfies(r -> {
+            assertThat(r.get("kind").stringValue()).isEqualTo("CHOSE");
+            assertThat(r.get("rungId").stringValue()).isEqualTo(chosen);
+        });
+        JsonNode next =
+                api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(id)).body();
+        assertThat(rungOf(next, worker)).isEqualTo(chosen);
+        assertThat(api.delete("/api/lessons/" + id).status()).isEqualTo(204);
+    }
+
+    private static String rungOf(JsonNode ofRun, String pupilId) {
+        JsonNode block = ofRun.get("sheet").get("script").get("blocks").get(1);
+        JsonNode own = block.get("rungOf").get(pupilId);
+        return (own == null ? block.get("rungId") : own).stringValue();
     }
 
     /** Somebody who works in this round and has never tried the rung. */

@@ -28,6 +28,7 @@ import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.place.Footprint;
 import org.unrulymarble.core.place.Layout;
+import org.unrulymarble.core.record.Standings;
 
 /**
  * A block with its ladder looked up and its spots placed.
@@ -416,9 +417,12 @@ public record Placed(
     }
 
     OwnRung ownRung(String pupilId, Setting setting) {
-        return block.rungBy() == Block.RungBy.ONE
-                ? new OwnRung(rung, rung, null)
-                : OwnRung.of(this, setting.standings().ownRung(pupilId, ladder), setting);
+        Standings standings = setting.standings();
+        return switch (block.rungBy()) {
+            case ONE -> new OwnRung(rung, rung, null);
+            case OWN -> OwnRung.of(this, standings.ownRung(pupilId, ladder), setting);
+            case CHOOSE -> OwnRung.of(this, standings.chosenRung(pupilId, ladder), setting);
+        };
     }
 
     /** The sides that this block asks for on another rung of its ladder. */

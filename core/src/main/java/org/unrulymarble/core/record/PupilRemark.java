@@ -7,9 +7,8 @@ import org.unrulymarble.core.run.What;
 /**
  * What was said of a pupil's round, by the pupil or by whoever watched.
  *
- * @param kind FAULT, WORD or SAID
  * @param ladderId null for what was said after free combining
- * @param note the fault's id, a {@link What.Word}, or the pupil's one word
+ * @param note the fault's id, a {@link What.Word}, the pupil's one word, or the id of the rung that the pupil chose
  */
 public record PupilRemark(
         String pupilId,

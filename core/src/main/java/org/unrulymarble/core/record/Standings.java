@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.unrulymarble.core.chance.RateSpread;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.core.skill.Ability;
 import org.unrulymarble.core.skill.LearntSkill;
 import org.unrulymarble.core.skill.SkillFigures;
@@ -52,9 +53,17 @@ public final class Standings {
 
     private final Judge judge;
     private final Map<Key, Able> able = new HashMap<>();
+    private final Map<Key, String> chosen = new HashMap<>();
 
     public Standings(Judge judge, List<Able> able) {
+        this(judge, able, List.of());
+    }
+
+    /** @param remarks in the order of their days: what was chosen last is where the next choice begins */
+    public Standings(Judge judge, List<Able> able, List<PupilRemark> remarks) {
         this.judge = judge;
+        for (PupilRemark r : remarks)
+            if (r.kind() == What.Remarked.Kind.CHOSE) chosen.put(new Key(r.pupilId(), r.ladderId()), r.rungId());
         for (Able a : able) this.able.put(new Key(a.pupilId(), a.ladderId()), a);
     }
 
@@ -68,6 +77,13 @@ public final class Standings {
         return Optional.ofNullable(able.get(new Key(pupilId, ladder.id())))
                 .flatMap(a -> ladder.rung(a.rungId()))
                 .orElse(ladder.rungs().get(0));
+    }
+
+    /** The rung that a pupil chose the last time, else their own. */
+    public Rung chosenRung(String pupilId, Ladder ladder) {
+        return Optional.ofNullable(chosen.get(new Key(pupilId, ladder.id())))
+                .flatMap(ladder::rung)
+                .orElseGet(() -> ownRung(pupilId, ladder));
     }
 
     /** How often a pupil's tries on a rung go in, in logits, with what is not known of it; the form of the day is part of that. */

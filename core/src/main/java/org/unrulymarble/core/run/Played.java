@@ -17,7 +17,7 @@ public final class Played {
     /** A round, and how often it had been begun. */
     record RoundKey(int segment, int take) {}
 
-    private record BlockPupil(int block, String pupilId) {}
+    record BlockPupil(int block, String pupilId) {}
 
     private record Move(int segment, String rungId) {}
 

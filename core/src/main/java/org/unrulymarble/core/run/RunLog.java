@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.run.Results.BlockDevice;
 import org.unrulymarble.core.run.Results.TallyKey;
@@ -44,6 +45,8 @@ public final class RunLog {
         Map<TallyKey, Tally> tallies = new LinkedHashMap<>();
         Set<BlockDevice> countMisses = new HashSet<>();
         List<What.Remarked> remarks = new ArrayList<>();
+        // Whoever chooses twice in a block has chosen the second.
+        Map<Played.BlockPupil, What.OnRung> chosen = new LinkedHashMap<>();
         UUID finish = null;
         for (RunEvent e : standing()) {
             played.play(e);
@@ -55,7 +58,10 @@ public final class RunLog {
                 if (of instanceof What.Tapped tapped && tapped.tap() instanceof Tap.Miss)
                     countMisses.add(new BlockDevice(script.segment(of.segment()).block(), Tally.device(e)));
             } else if (e.what() instanceof What.Remarked remark) remarks.add(remark);
-            else if (e.what() instanceof What.Finish) finish = e.id();
+            else if (e.what() instanceof What.OnRung on) {
+                int block = script.segment(on.segment()).block();
+                if (script.blocks().get(block).choose()) chosen.put(new Played.BlockPupil(block, on.pupilId()), on);
+            } else if (e.what() instanceof What.Finish) finish = e.id();
         }
         played.worked(nowMs);
         List<RoundResult> results = new Results(script, played, tallies, countMisses, finish).all();
@@ -68,7 +74,10 @@ public final class RunLog {
                 played.away(),
                 disputes(tallies, played),
                 played.scoresOnWall(),
-                remarks.stream().map(r -> remark(r, played)).toList());
+                Stream.concat(
+                                remarks.stream().map(r -> remark(r, played)),
+                                chosen.values().stream().map(RunLog::chose))
+                        .toList());
     }
 
     /** Events in order, without those that were taken back. */
@@ -87,6 +96,10 @@ public final class RunLog {
                 ? block.rungOfSet(script.segment(r.segment()).set())
                 : played.rungOf(r.segment(), r.pupilId());
         return new RunState.Remark(r.kind(), r.segment(), r.pupilId(), rungId, r.note());
+    }
+
+    private static RunState.Remark chose(What.OnRung on) {
+        return new RunState.Remark(What.Remarked.Kind.CHOSE, on.segment(), on.pupilId(), on.rungId(), on.rungId());
     }
 
     private static List<RunState.Dispute> disputes(Map<TallyKey, Tally> tallies, Played played) {

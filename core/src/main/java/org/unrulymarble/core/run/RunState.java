@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param away pupils who are put aside now
  * @param disputes counts of the same pupil in the same round by several devices, never added up; settled ones stay readable
  * @param scoresOnWall whether the wall shows what was scored
- * @param remarks faults seen and pupils' own words, in order
+ * @param remarks faults seen and pupils' own words, in order; then the rungs that they chose
  */
 public record RunState(
         RunClock clock,
@@ -45,7 +45,7 @@ public record RunState(
     /**
      * @param pupilId null for a fault that was seen in general
      * @param rungId the rung that the pupil was on, or the block's; null where it has none
-     * @param note the fault's id or the word
+     * @param note the fault's id, the word, or the rung that was chosen
      */
     public record Remark(
             What.Remarked.Kind kind,

@@ -294,7 +294,9 @@ public sealed interface What {
         enum Kind {
             FAULT,
             WORD,
-            SAID
+            SAID,
+            /** The rung that a pupil chose, where each works on what they choose. */
+            CHOSE
         }
 
         Integer segment();

@@ -8,9 +8,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.record.Judge;
+import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.core.record.Standings.Able;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.core.skill.LearntSkill;
 
 class OwnRungTest {
@@ -38,6 +40,30 @@ class OwnRungTest {
         assertThat(plan("lateral-pass", 0, World.YARD, 1).elsewhere())
                 .extracting(BlockPlan.Elsewhere::why)
                 .containsExactly(OwnRung.Why.KIT);
+    }
+
+    @Test
+    void whoever_chooses_begins_where_they_chose_the_last_time_else_on_their_own() {
+        Setting setting = World.setting(World.LOFT, 2);
+        String chooser = setting.pupils().get(0).id();
+        LocalDate day = LocalDate.of(2026, 11, 2);
+        List<PupilRemark> said = List.of(
+                chose(chooser, day, rung("cup-and-sock", 2)),
+                chose(chooser, day.plusDays(7), rung("cup-and-sock", 1)),
+                new PupilRemark(chooser, day, "cup-and-sock", null, What.Remarked.Kind.SAID, "fun"));
+        Lesson lesson = World.lesson(
+                40, World.task("cup-and-sock", rung("cup-and-sock", 0), d -> d.rungBy = Block.RungBy.CHOOSE));
+
+        Setting known = setting.knowing(
+                new Standings(new Judge(Readiness.USUAL, LearntSkill.NOTHING, LocalDate.EPOCH), List.of(), said));
+
+        assertThat(LessonPlan.of(lesson, known).blocks().get(0).onRungs())
+                .extracting(BlockPlan.OnRung::rungId, on -> on.names().size())
+                .containsExactlyInAnyOrder(tuple(rung("cup-and-sock", 1), 1), tuple(rung("cup-and-sock", 0), 1));
+    }
+
+    private static PupilRemark chose(String pupilId, LocalDate on, String rungId) {
+        return new PupilRemark(pupilId, on, "cup-and-sock", rungId, What.Remarked.Kind.CHOSE, rungId);
     }
 
     private static String rung(String ladderId, int at) {

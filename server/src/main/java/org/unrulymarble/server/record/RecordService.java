@@ -23,6 +23,7 @@ import org.unrulymarble.core.record.Challenge;
 import org.unrulymarble.core.record.PupilRemark;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.core.record.Watch;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
@@ -216,6 +217,12 @@ public class RecordService {
                 advice.judge(classId),
                 ladderRecords.standing(classId, ladderIds).stream()
                         .map(Standings.Able::of)
+                        .toList(),
+                remarks
+                        .findByClassIdAndLadderIdInAndKindOrderByOnDayAscIdAsc(
+                                classId, ladderIds, What.Remarked.Kind.CHOSE)
+                        .stream()
+                        .map(RemarkRow::remark)
                         .toList());
     }
 

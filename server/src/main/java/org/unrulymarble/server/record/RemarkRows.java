@@ -1,10 +1,12 @@
 package org.unrulymarble.server.record;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.unrulymarble.core.run.What;
 
 interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
 
@@ -13,6 +15,9 @@ interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
     List<RemarkRow> findByPupilIdOrderByOnDayAsc(UUID pupilId);
 
     List<RemarkRow> findByClassIdOrderByOnDayAsc(UUID classId);
+
+    List<RemarkRow> findByClassIdAndLadderIdInAndKindOrderByOnDayAscIdAsc(
+            UUID classId, Collection<String> ladderIds, What.Remarked.Kind kind);
 
     @Modifying
     @Query("delete from RemarkRow r where r.runId = :runId")
