@@ -253,6 +253,10 @@ function ShownPads({
               workedMs,
               best: crew.workers.length > 1 ? undefined : bestBefore(run, played, round, first),
               tap: (tap) => tapFor(crew, tap),
+              crew: [...crew.workers, ...crew.helpers]
+                .filter((id) => !played.away.has(id))
+                .map((id) => ({ id, name: name([id]) })),
+              joint: crew.workers.length > 1,
               sides: { A: name(onSide("A")), B: name(onSide("B")) },
               players: { A: onSide("A").map((id) => name([id])), B: onSide("B").map((id) => name([id])) },
             };

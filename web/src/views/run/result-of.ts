@@ -2,6 +2,7 @@ import type { Challenge, Crew, Measure, Run, RunScript } from "../../api/types";
 import { type Played, type Tally, tallyKey } from "./log";
 import { viewOf } from "./measures";
 import { teamPoints } from "./measures/match/fold";
+import { fairOfFirst } from "./measures/no-balls/fold";
 import type { ScriptBlock, ScriptRung } from "./script";
 
 const plain: Measure = { type: "COUNT_IN_TIME" };
@@ -49,6 +50,8 @@ export function resultOf(
     return sheet && ended ? { score: teamPoints(sheet.taps, sideOf(crew, pupilId)), timeMs: null, told: false } : null;
   }
   if (!mine || mine.taps.length === 0) return null;
+  if (measure.type === "NO_BALLS" && mine.taps.some((t) => t.type === "BOWLS"))
+    return { score: fairOfFirst(mine.taps, pupilId), timeMs: null, told: false };
   const workedMs = played.workedMs(round, take, nowMs) ?? played.lengthMs(round);
   const got = viewOf(measure).score(mine.taps, measure, workedMs);
   return got.score === null ? null : { score: got.score, timeMs: got.timeMs, told: false };

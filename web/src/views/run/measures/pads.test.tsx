@@ -1,9 +1,10 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, expect, it } from "vitest";
 import type { Measure, Rung, Stairs, Tap } from "../../../api/types";
-import { press, show } from "../../../test-page";
+import { choose, press, show } from "../../../test-page";
 import { viewOf } from ".";
 import { HIT, MISS } from "./measure-view";
+import { fairOfFirst } from "./no-balls/fold";
 import type { PadProps } from "./shared/pad";
 
 let taps: Tap[];
@@ -33,6 +34,11 @@ function pad(measure: Measure, changed: Partial<PadProps> = {}) {
     running: true,
     workedMs: () => 4300,
     best: undefined,
+    crew: [
+      { id: "ada", name: "Amaru T." },
+      { id: "ben", name: "Beatrix O." },
+    ],
+    joint: false,
     sides: { A: "Blue", B: "Orange" },
     players: { A: [], B: [] },
     ...changed,
@@ -154,6 +160,33 @@ it("counts no-balls and gives half a score for the second running", () => {
   expect(screen.getByText(/No-balls 2, half scores given 1/)).toBeInTheDocument();
   expect(screen.queryByText(/one running/)).toBeNull();
   expect(score().score).toBe(1);
+});
+
+it("goes on under the relief bowler, to whom a no-ball that runs is handed on, and not to the next batter", async () => {
+  pad({ type: "NO_BALLS", n: null }, { taps: [HIT] });
+  press("Amaru T.: no-ball, low");
+  await choose("Who bowls", "Beatrix O. bowls");
+  expect(button("Beatrix O.: hit, 0 so far")).toBeInTheDocument();
+  expect(screen.getByText(/one running/)).toBeInTheDocument();
+  press("Beatrix O.: no-ball, wide");
+  expect(screen.getByText("No-balls 1, half scores given 1")).toBeInTheDocument();
+  press("Beatrix O.: no-ball, arm");
+  press("Next batter");
+  expect(screen.getByText("batter 2")).toBeInTheDocument();
+  expect(screen.queryByText(/one running/)).toBeNull();
+  press("Beatrix O.: hit, 0 so far");
+  await choose("Who bowls", "Amaru T. bowls");
+  expect(button("Amaru T.: hit, 1 so far")).toBeInTheDocument();
+  expect(fairOfFirst(taps, "ada")).toBe(1);
+});
+
+it("says what runners may do while the bowler has the ball", () => {
+  pad({ type: "NO_BALLS", n: null }, { joint: true });
+  expect(screen.queryByRole("combobox", { name: "Who bowls" })).toBeNull();
+  expect(screen.getByText("Runners may run on.")).toBeInTheDocument();
+  press("Ball in the square");
+  expect(screen.getByText("Runners may not pass the next post.")).toBeInTheDocument();
+  expect(taps).toEqual([]);
 });
 
 const spots = (more: object): Measure =>

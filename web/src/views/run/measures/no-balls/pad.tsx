@@ -1,67 +1,102 @@
+import { useState } from "react";
 import type { Tap } from "../../../../api/types";
+import { Choice } from "../../../../ui/choice";
 import { texts } from "../../../../words/texts";
 import type { Of } from "../measure-view";
 import { HitPad } from "../shared/hit-pad";
 import type { PadProps } from "../shared/pad";
-import { noBalls } from "./fold";
+import { type Innings, innings } from "./fold";
 
 const t = texts("run");
 
 type NoBall = NonNullable<Extract<Tap, { type: "MISS" }>["noBall"]>;
 
-/** Fair balls and misses, and the no-balls of whoever bowls. */
+/** Fair balls, misses and no-balls of whoever bowls now; who relieves, which batter stands in, and what runners may do. */
 export function NoBallsPad(p: PadProps<Of<"NO_BALLS">>) {
+  const now = innings(p.taps, p.crew[0]?.id);
+  const spell = now.spells.get(now.bowler);
+  const who = p.crew.find((c) => c.id === now.bowler)?.name ?? p.who;
   return (
-    <HitPad {...p}>
-      <NoBallRow taps={p.taps} open={p.open} onTap={(noBall) => p.tap({ type: "MISS", noBall })} who={p.who} />
+    <HitPad {...p} who={who} taps={spell?.balls ?? []}>
+      <NoBallRow innings={now} open={p.open} onTap={(noBall) => p.tap({ type: "MISS", noBall })} who={who} />
+      <WhoPlays {...p} innings={now} />
     </HitPad>
   );
 }
 
-const kinds: [why: NoBall, word: string][] = [
-  ["HIGH", "high"],
-  ["LOW", "low"],
-  ["BODY", "body"],
-  ["WIDE", "wide"],
-  ["BOUNCED", "bounced"],
-  ["ARM", "arm"],
-  ["FOOT", "foot"],
-];
+const kinds: NoBall[] = ["HIGH", "LOW", "BODY", "WIDE", "BOUNCED", "ARM", "FOOT"];
 
 /** No-balls to the batter beside whom the counter stands. */
 function NoBallRow({
-  taps,
+  innings: { spells, bowler, oneRuns },
   open,
   onTap,
   who,
 }: {
-  taps: Tap[];
+  innings: Innings;
   open: boolean;
   onTap: (why: NoBall) => void;
   who: string;
 }) {
-  const ledger = noBalls(taps);
+  const { noBalls, halfScores } = spells.get(bowler) ?? { noBalls: 0, halfScores: 0 };
   return (
     <div className="border-t border-[#3a504d] px-2 py-1.5">
       <p className="text-sm text-mist">
-        {t("noBallsPad.noballs", { all: ledger.all })}
-        {ledger.halfScores > 0 && `, half scores given ${ledger.halfScores}`}
-        {ledger.oneRuns && <strong className="text-[#e0b84a]"> {t("noBallsPad.oneRunningBowlThe")}</strong>}
+        {t("noBallsPad.noballs", { all: noBalls, half: halfScores })}
+        {oneRuns && <strong className="text-[#e0b84a]"> {t("noBallsPad.oneRunningBowlThe")}</strong>}
       </p>
       <div className="flex flex-wrap gap-1">
-        {kinds.map(([why, word]) => (
+        {kinds.map((why) => (
           <button
             key={why}
             type="button"
             className="min-h-11 border border-[#566460] px-2 text-sm disabled:opacity-60"
             disabled={!open}
             onClick={() => onTap(why)}
-            aria-label={`${who}: no-ball, ${word}`}
+            aria-label={t("noBallsPad.noBall", { who, kind: t(`noBallsPad.kind.${why}`) })}
           >
-            {word}
+            {t(`noBallsPad.kind.${why}`)}
           </button>
         ))}
       </div>
+    </div>
+  );
+}
+
+/** Who bowls, who bats, and whether runners may pass the next post. */
+function WhoPlays({ crew, joint, open, tap, innings: now }: PadProps<Of<"NO_BALLS">> & { innings: Innings }) {
+  const [inSquare, setInSquare] = useState(false);
+  return (
+    <div className="flex flex-wrap items-center gap-1 border-t border-[#3a504d] px-2 py-1.5 text-sm">
+      {crew.length > 1 && !joint && open && (
+        <Choice
+          label={t("noBallsPad.bowls")}
+          className="min-h-11 border border-[#566460] bg-dusk px-2 text-chalk"
+          value={now.bowler}
+          options={crew.map((c) => ({ value: c.id, text: t("noBallsPad.nowBowls", { name: c.name }) }))}
+          onChange={(pupilId) => tap({ type: "BOWLS", pupilId })}
+        />
+      )}
+      <button
+        type="button"
+        className="min-h-11 border border-[#566460] px-2 disabled:opacity-60"
+        disabled={!open}
+        onClick={() => tap({ type: "NEXT_BATTER" })}
+      >
+        {t("noBallsPad.nextBatter")}
+      </button>
+      <span className="text-mist">{t("noBallsPad.batter", { n: now.batter })}</span>
+      <button
+        type="button"
+        aria-pressed={inSquare}
+        className={`min-h-11 border border-[#566460] px-2 ${inSquare ? "bg-chalk text-night" : ""}`}
+        onClick={() => setInSquare(!inSquare)}
+      >
+        {t("noBallsPad.inSquare")}
+      </button>
+      <span className="text-mist" role="status">
+        {t(inSquare ? "noBallsPad.mayNotPass" : "noBallsPad.mayRun")}
+      </span>
     </div>
   );
 }

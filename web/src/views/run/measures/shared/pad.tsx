@@ -24,6 +24,10 @@ export type PadProps<M = Measure> = {
   workedMs: () => number;
   best: Challenge["sides"][number] | undefined;
   tap: (tap: Tap) => void;
+  /** everybody of the spot who is here, whoever works first */
+  crew: { id: string; name: string }[];
+  /** whether several work together and share the result */
+  joint: boolean;
   /** who plays on each side, where there are sides */
   sides: { A: string; B: string };
   /** each of them by name, captain first */

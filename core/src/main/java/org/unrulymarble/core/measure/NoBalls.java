@@ -1,6 +1,9 @@
 package org.unrulymarble.core.measure;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.games.Bowling;
@@ -21,18 +24,50 @@ public record NoBalls(@Nullable Integer n) implements Measure {
         return Kind.NO_BALLS;
     }
 
+    /** What one bowler delivered. */
+    private static final class Spell {
+        final List<Tap> balls = new ArrayList<>();
+        int noBalls;
+        int halfScores;
+    }
+
     @Override
     public Scored score(List<Tap> taps, boolean missesCounted, long workedMs) {
+        return byBowler("", taps.stream().filter(t -> !(t instanceof Tap.Bowls)).toList(), missesCounted)
+                .get("");
+    }
+
+    /**
+     * What each who bowled comes to, in their order; a half score is given away by whoever bowls the second no-ball running to the same batter.
+     *
+     * @param first who bowls until a tap says otherwise
+     */
+    public Map<String, Scored> byBowler(String first, List<Tap> taps, boolean missesCounted) {
+        Map<String, Spell> spells = new LinkedHashMap<>();
         Bowling.Ledger ledger = new Bowling.Ledger();
-        int noBalls = 0;
+        String bowler = first;
+        int batter = 0;
+        spells.put(first, new Spell());
         for (Tap tap : taps) {
-            Bowling.NoBall why = tap instanceof Tap.Miss miss ? miss.noBall() : null;
-            if (why != null) noBalls++;
-            ledger.add("batter", why == null ? List.of() : List.of(why));
+            if (tap instanceof Tap.Bowls next) bowler = next.pupilId();
+            else if (tap instanceof Tap.NextBatter) batter++;
+            else {
+                Spell spell = spells.computeIfAbsent(bowler, b -> new Spell());
+                Bowling.NoBall why = tap instanceof Tap.Miss miss ? miss.noBall() : null;
+                int before = ledger.halfScores();
+                ledger.add(String.valueOf(batter), why == null ? List.of() : List.of(why));
+                spell.balls.add(tap);
+                if (why != null) spell.noBalls++;
+                spell.halfScores += ledger.halfScores() - before;
+            }
         }
-        return new HitsOfN(n)
-                .score(taps, missesCounted, workedMs)
-                .with(new Detail.Bowled(noBalls, ledger.halfScores()));
+        // Of so many each there is one bowler; whoever shares them has as many as were bowled.
+        HitsOfN hits = new HitsOfN(spells.size() == 1 ? n : null);
+        Map<String, Scored> out = new LinkedHashMap<>();
+        spells.forEach((who, spell) -> out.put(
+                who,
+                hits.score(spell.balls, missesCounted, 0).with(new Detail.Bowled(spell.noBalls, spell.halfScores))));
+        return out;
     }
 
     @Override

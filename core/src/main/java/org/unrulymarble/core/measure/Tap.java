@@ -18,7 +18,9 @@ import org.unrulymarble.core.games.Bowling;
     @JsonSubTypes.Type(value = Tap.Ball.class, name = "BALL"),
     @JsonSubTypes.Type(value = Tap.Toss.class, name = "TOSS"),
     @JsonSubTypes.Type(value = Tap.JackMoved.class, name = "JACK_MOVED"),
-    @JsonSubTypes.Type(value = Tap.EndWon.class, name = "END_WON")
+    @JsonSubTypes.Type(value = Tap.EndWon.class, name = "END_WON"),
+    @JsonSubTypes.Type(value = Tap.NextBatter.class, name = "NEXT_BATTER"),
+    @JsonSubTypes.Type(value = Tap.Bowls.class, name = "BOWLS")
 })
 public sealed interface Tap {
 
@@ -109,6 +111,16 @@ public sealed interface Tap {
     record EndWon(@Nullable Team team, Integer points) implements Tap {
         public EndWon {
             new Checks().range("points", points, 0, 64).done();
+        }
+    }
+
+    /** Another batter stands in: no-balls running were to the one before. */
+    record NextBatter() implements Tap {}
+
+    /** This pupil bowls from here on; whoever is named by the round did until then. */
+    record Bowls(String pupilId) implements Tap {
+        public Bowls {
+            new Checks().text("pupilId", pupilId, 60).done();
         }
     }
 

@@ -11,6 +11,7 @@ import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
 import org.unrulymarble.core.measure.Scored;
 import org.unrulymarble.core.measure.Tap;
 import org.unrulymarble.core.run.Played.RoundKey;
@@ -53,6 +54,8 @@ final class Results {
             RunScript.Crew crew = script.crewOf(script.segment(key.segment()), key.pupilId());
             if (crew == null) return;
             if (measure(key) instanceof Match) out.addAll(match(key, counted, crew));
+            else if (measure(key) instanceof NoBalls rules && relieved(counted, crew))
+                out.addAll(bowled(key, counted, crew, rules));
             else
                 known(key, counted)
                         .ifPresent(k -> out.add(result(
@@ -79,6 +82,28 @@ final class Results {
         return asTapped ? Optional.of(new Known(tapped, true)) : Optional.empty();
     }
 
+    /** Who share what they do have one sheet and no relief. */
+    private static boolean relieved(Tally counted, RunScript.Crew crew) {
+        return crew.workers().size() == 1 && counted.standing().stream().anyMatch(Tap.Bowls.class::isInstance);
+    }
+
+    /** The sheet is kept under the crew's worker; a relief bowler's balls are on the relief bowler's page. */
+    private List<RoundResult> bowled(TallyKey key, Tally counted, RunScript.Crew crew, NoBalls rules) {
+        List<RoundResult> out = new ArrayList<>();
+        rules.byBowler(key.pupilId(), counted.standing(), missesCounted(key, counted))
+                .forEach((bowler, scored) -> {
+                    boolean own = bowler.equals(key.pupilId());
+                    What.Told told = own ? counted.told() : null;
+                    if (told == null && scored.hits() == 0 && (scored.misses() == null || scored.misses() == 0)) return;
+                    boolean asTapped = told == null || told.score().equals(scored.score());
+                    Known known = asTapped
+                            ? new Known(scored, true)
+                            : new Known(rules.told(told.score(), told.timeMs()), false);
+                    out.add(result(key, bowler, known, source(known, counted, crew), List.of(), time(key)));
+                });
+        return out;
+    }
+
     private boolean missesCounted(TallyKey key, Tally counted) {
         return countMisses.contains(
                 new BlockDevice(script.segment(key.segment()).block(), counted.standingDevice()));
@@ -96,9 +121,15 @@ final class Results {
 
     /** @param time null where no clock ended the round */
     private RoundResult result(TallyKey key, Known known, Source source, List<String> jointWith, RoundTime time) {
+        return result(key, key.pupilId(), known, source, jointWith, time);
+    }
+
+    /** @param pupilId whose result it is, where the sheet is kept under another */
+    private RoundResult result(
+            TallyKey key, String pupilId, Known known, Source source, List<String> jointWith, RoundTime time) {
         Scored s = known.scored();
         return new RoundResult(
-                key.pupilId(),
+                pupilId,
                 key.segment(),
                 key.take(),
                 s.score(),

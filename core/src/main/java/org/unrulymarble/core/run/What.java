@@ -97,6 +97,18 @@ public sealed interface What {
         public Tapped {
             round(segment, take, pupilId).required("tap", tap).done();
         }
+
+        /** Who relieves a bowler is at the same spot. */
+        @Override
+        public void checkAgainst(RunScript script, Checks checks) {
+            OfRound.super.checkAgainst(script, checks);
+            if (!(tap instanceof Tap.Bowls next) || !script.isRound(segment)) return;
+            RunScript.Crew crew = script.crewOf(script.segment(segment), pupilId);
+            if (crew == null) return;
+            boolean there =
+                    crew.workers().contains(next.pupilId()) || crew.helpers().contains(next.pupilId());
+            checks.that(there, "what.tap.pupilId", Fault.Rule.UNKNOWN, next.pupilId());
+        }
     }
 
     /**

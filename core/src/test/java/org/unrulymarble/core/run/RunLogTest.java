@@ -2,6 +2,7 @@ package org.unrulymarble.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -18,7 +19,10 @@ import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.games.Bowling;
 import org.unrulymarble.core.ladder.Side;
+import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.measure.HitsOfN;
+import org.unrulymarble.core.measure.Measure;
+import org.unrulymarble.core.measure.NoBalls;
 import org.unrulymarble.core.measure.Tap;
 
 /** What holds for every log, whatever was done. What single runs come to is in the worked cases. */
@@ -127,6 +131,36 @@ class RunLogTest {
     }
 
     @Test
+    void a_relief_bowlers_balls_are_on_the_relief_bowlers_page_and_a_no_ball_that_runs_is_handed_on() {
+        add(0, new What.Go(0, 0L));
+        tap(6, new Tap.Hit(null));
+        tap(7, new Tap.Miss(Bowling.NoBall.LOW));
+        tap(8, new Tap.Bowls("ben"));
+        tap(9, new Tap.Miss(Bowling.NoBall.WIDE));
+        tap(10, new Tap.Miss(Bowling.NoBall.ARM));
+        tap(11, new Tap.NextBatter());
+        tap(12, new Tap.Miss(Bowling.NoBall.ARM));
+        tap(13, new Tap.Hit(null));
+        tap(14, new Tap.Bowls("ada"));
+        tap(15, new Tap.Hit(null));
+
+        assertThat(new RunLog(script(new NoBalls(10))).add(log).fold(LATER).results())
+                .extracting(RoundResult::pupilId, RoundResult::score, RoundResult::misses, RoundResult::detail)
+                .containsExactly(
+                        tuple("ada", 2, 1, new Detail.Bowled(1, 0)), tuple("ben", 1, 3, new Detail.Bowled(3, 1)));
+
+        // What the partner told of the one who was asked is the last word on that one alone.
+        add(27, new What.Told(WORK, 1, "ada", 3, null));
+        assertThat(new RunLog(script(new NoBalls(10))).add(log).fold(LATER).results())
+                .extracting(RoundResult::pupilId, RoundResult::score)
+                .containsExactly(tuple("ada", 3), tuple("ben", 1));
+        refuses(
+                () -> event(new What.Tapped(WORK, 1, "ada", new Tap.Bowls("cleo")))
+                        .checkAgainst(script()),
+                "what.tap.pupilId");
+    }
+
+    @Test
     void a_number_that_cannot_be_is_asked_back() {
         refuses(() -> event(new What.Told(WORK, 1, "ada", 11, null)).checkTold(script()), "what.score");
         event(new What.Told(WORK, 1, "ada", 10, null)).checkTold(script());
@@ -184,6 +218,10 @@ class RunLogTest {
     }
 
     private static RunScript script() {
+        return script(new HitsOfN(10));
+    }
+
+    private static RunScript script(Measure measure) {
         return new RunScript(
                 List.of(
                         new Segment(0, 0, Segment.Kind.COUNT_IN, 0, 5, 0, 0, -1),
@@ -195,7 +233,7 @@ class RunLogTest {
                         Map.of(),
                         List.of(),
                         List.of(
-                                new RunScript.ScriptRung("r", new HitsOfN(10), null, null, null),
+                                new RunScript.ScriptRung("r", measure, null, null, null),
                                 new RunScript.ScriptRung("up", new HitsOfN(10), null, null, null)),
                         false,
                         null,
