@@ -201,7 +201,7 @@ it("opens a fold whose field is refused", () => {
 
 it("gives each role a turn where there are several", async () => {
   open({
-    of: { ...ladder, roles: ["thrower", "catcher"] } as unknown as Ladder,
+    plan: { perSpot: 2 },
     changed: { roleTurns: "EVERYONE_WORKS" },
   });
   await choose("Turns of the roles", "until everyone had each role");

@@ -339,7 +339,7 @@ type NumericField = "sets" | "restSec" | "setupSec" | "explainSec" | "countInSec
 const NOTHING = "-";
 
 /** Waves and parts as they were worked out; while some wait, what they do meanwhile. */
-function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Props & { plan: BlockPlan }) {
+function Turns({ block, plan, catalogue, onOffer, onChange, onEdit }: Props & { plan: BlockPlan }) {
   const given = catalogue.find((l) => l.id === block.meanwhile?.ladderId);
   const quiet = onOffer.filter((l) => l.meanwhile);
   if (given && !quiet.includes(given)) quiet.push(given);
@@ -386,7 +386,7 @@ function Turns({ block, plan, ladder, catalogue, onOffer, onChange, onEdit }: Pr
           }}
         />
       )}
-      {ladder.roles.length > 1 && (
+      {plan.perSpot > 1 && (
         <Choice
           label={t("turns.roles")}
           value={block.roleTurns}

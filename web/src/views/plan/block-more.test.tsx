@@ -21,6 +21,10 @@ const rung = {
 
 const ladder = {
   id: "l1",
+  roles: [
+    { name: "worker", works: true },
+    { name: "counter", works: false },
+  ],
   part: "MAIN",
   rungs: [rung],
   footprint: { lengthM: 5, widthM: 1.3, gapM: 0.4, edgeM: 0.3, needsWall: true, oneRow: true, heightM: null },
@@ -146,6 +150,20 @@ it("takes another distance and target with the block, and back to the rung's", (
   expect(typed.at(-1)?.target).toBeNull();
   fireEvent.click(screen.getByText("as the rung says"));
   expect(typed.at(-1)).toMatchObject({ standM: null, target: null });
+});
+
+it("takes away the counter of a task, adds others, and goes back to the ladder's own", () => {
+  show();
+  expect(screen.getByText("2 at each spot; everybody gets each part.")).toBeTruthy();
+  fireEvent.click(screen.getByLabelText("counter"));
+  fireEvent.click(screen.getByLabelText("fetcher"));
+  expect(typed.map((b) => b.helpers)).toEqual([[], ["COUNTER", "FETCHER"]]);
+  cleanup();
+  const roles = [{ name: "worker", works: true, busy: false, line: "" }];
+  show({ helpers: [] }, { roles });
+  expect(screen.getByText("alone: each counts for themselves.")).toBeTruthy();
+  fireEvent.click(screen.getByText("as the ladder says"));
+  expect(typed.at(-1)?.helpers).toBeNull();
 });
 
 it("begins a way back where it is asked, in shoe lengths where it is stepped in shoes", () => {

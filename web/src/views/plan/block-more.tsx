@@ -6,6 +6,7 @@ import { NumberField } from "../../ui/fields";
 import { kitOf, metres, modifier } from "../../words";
 import { texts } from "../../words/texts";
 import { adaptation, everyTask } from "../../words-findings";
+import { AtTheSpot } from "./at-the-spot";
 import type { EditorProps } from "./block-editor";
 import { Row } from "./block-row";
 import { BlockScoring, scoredOtherwise } from "./block-scoring";
@@ -77,6 +78,7 @@ export function BlockMore(props: EditorProps) {
       </Fold>
       <Fold name={t("more.rest")} values={t(differs(block) ? "fold.own" : "fold.asLadder")} open={differs(block)}>
         <BlockScoring {...props} />
+        <AtTheSpot {...props} />
         <Attitude {...props} />
         <PartOfLesson {...props} />
         <KitRows {...props} />
@@ -106,7 +108,7 @@ const MOST_SETS = 12;
 function differs(b: Block): boolean {
   return (
     scoredOtherwise(b) ||
-    !!(b.mark || b.spot || b.mostSpots || b.reverses || b.attitude || b.kit.length || b.variants.length)
+    !!(b.mark || b.spot || b.mostSpots || b.helpers || b.reverses || b.attitude || b.kit.length || b.variants.length)
   );
 }
 

@@ -86,6 +86,7 @@ export const figures = {
   workSec: 30,
   turns: 1,
   waves: 1,
+  perSpot: 1,
   sides: 2,
   waiting: 0,
   idleSecPerPupil: 0,

@@ -7,6 +7,8 @@ export function ladderInForce(run: Run, block: ScriptBlock | undefined): Ladder 
   if (!ladder || !block) return undefined;
   return {
     ...ladder,
+    // Who is at a spot where the lesson says so.
+    roles: block.roles?.length ? block.roles : ladder.roles,
     rungs: ladder.rungs.map((r) => ({ ...r, ...(block.rungs.find((here) => here.id === r.id)?.words ?? {}) })),
   };
 }

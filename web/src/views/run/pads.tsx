@@ -224,6 +224,8 @@ function ShownPads({
   main,
   drawnOn,
 }: Parts) {
+  // Helpers stand in the order of the parts that do not work.
+  const helpParts = ladder.roles.filter((r) => !r.works).map((r) => r.name);
   return (
     <>
       {shown.length > 0 && (
@@ -238,10 +240,10 @@ function ShownPads({
               who: name(crew.workers),
               note:
                 crew.helpers.length > 0
-                  ? `${name(crew.helpers)} counts`
-                  : crew.workers.length > 1
-                    ? "count for themselves"
-                    : "counts alone",
+                  ? crew.helpers
+                      .map((id, k) => say("pads.helps", { name: name([id]), part: helpParts[k] ?? "counter" }))
+                      .join(" · ")
+                  : say("pads.themselves", { n: crew.workers.length }),
               taps,
               measure: rung.measure,
               stairs: rung.stairs,

@@ -4,9 +4,14 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
@@ -118,6 +123,9 @@ public record Ladder(
             @Nullable String oneHand,
             @Nullable String seesLittle) {}
 
+    /** Six of its own, and the helpers that a lesson may add. */
+    private static final int MOST_ROLES = 6 + HelpPart.values().length;
+
     public Ladder {
         Checks checks = new Checks()
                 .text("id", id, 60)
@@ -125,7 +133,7 @@ public record Ladder(
                 .text("name", name, 60)
                 .entries("sports", purpose.sports(), 1, 20)
                 .entries("aspects", purpose.aspects(), 1, 10)
-                .entries("roles", roles, 1, 6)
+                .entries("roles", roles, 1, MOST_ROLES)
                 .required("footprint", room.footprint())
                 .entries("surfaces", room.surfaces(), 1, 10)
                 .required("noise", room.noise())
@@ -166,6 +174,26 @@ public record Ladder(
     private static void each(Checks checks, String field, List<String> texts, int most) {
         if (texts != null)
             for (int i = 0; i < texts.size(); i++) checks.text(field + "[" + i + "]", texts.get(i), most);
+    }
+
+    /**
+     * The same with other helpers at a spot: who works and who feeds stays.
+     *
+     * @param parts who else is there; null for the ladder's own
+     */
+    public Ladder withHelpers(List<HelpPart> parts) {
+        if (parts == null) return this;
+        Map<String, Role> own = new HashMap<>();
+        List<Role> there = new ArrayList<>();
+        Set<String> mayGo = Arrays.stream(HelpPart.values()).map(HelpPart::role).collect(Collectors.toSet());
+        for (Role role : roles) {
+            own.put(role.name(), role);
+            if (role.works() || !mayGo.contains(role.name())) there.add(role);
+        }
+        for (HelpPart part : parts) there.add(own.getOrDefault(part.role(), part.usual()));
+        return there.equals(roles)
+                ? this
+                : new Ladder(id, family, name, purpose, there, room, equipment, teaching, safety, adapted, rungs);
     }
 
     Ladder with(List<Rung> others) {

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
@@ -166,20 +167,26 @@ public record Block(
      * @param roleTurns whether turns end when everyone has worked, or when everyone has had each role
      * @param meanwhile the quiet task of the waves that wait for a spot, or null
      * @param variants what named pupils do differently
+     * @param helpers who is at a spot beside those who work and feed; null for the ladder's own
      * @param onlyPupilIds those whom a task is for, the others do the quiet task meanwhile; empty for everyone, and where none of them is in the class
      */
     public record People(
-            RoleTurns roleTurns, @Nullable Task meanwhile, List<Variant> variants, List<String> onlyPupilIds) {
+            RoleTurns roleTurns,
+            @Nullable Task meanwhile,
+            List<Variant> variants,
+            List<String> onlyPupilIds,
+            @Nullable List<HelpPart> helpers) {
 
         public People {
             roleTurns = roleTurns == null ? RoleTurns.EVERYONE_WORKS : roleTurns;
             variants = variants == null ? List.of() : List.copyOf(variants);
             onlyPupilIds = onlyPupilIds == null ? List.of() : List.copyOf(onlyPupilIds);
+            helpers = helpers == null ? null : List.copyOf(helpers);
         }
 
         /** Everyone, and nothing else meanwhile. */
         private People everyone() {
-            return new People(roleTurns, null, variants, List.of());
+            return new People(roleTurns, null, variants, List.of(), helpers);
         }
     }
 
@@ -303,6 +310,11 @@ public record Block(
                 .entries("kit", setup.kit(), 0, 10)
                 .entries("variants", people.variants(), 0, 200)
                 .entries("onlyPupilIds", people.onlyPupilIds(), 0, 500);
+        if (people.helpers() != null)
+            checks.entries("helpers", people.helpers(), 0, HelpPart.values().length)
+                    .distinct(
+                            "helpers",
+                            people.helpers().stream().map(HelpPart::name).toList());
         if (setup.mostSpots() != null) checks.range("mostSpots", setup.mostSpots(), 1, 500);
         if (setup.standM() != null) checks.above("standM", setup.standM(), 0, 200);
         if (setup.target() != null) checks.text("target", setup.target(), 60);
@@ -490,6 +502,10 @@ public record Block(
 
     public List<Variant> variants() {
         return people.variants();
+    }
+
+    public List<HelpPart> helpers() {
+        return people.helpers();
     }
 
     public List<String> onlyPupilIds() {

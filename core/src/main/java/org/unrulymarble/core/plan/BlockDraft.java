@@ -3,6 +3,7 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import org.unrulymarble.core.ladder.Doses;
+import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
@@ -56,6 +57,7 @@ public final class BlockDraft {
     public boolean sayChange;
     public List<Block.Variant> variants = List.of();
     public List<String> onlyPupilIds = List.of();
+    public List<HelpPart> helpers;
     public String note;
 
     BlockDraft() {}
@@ -101,6 +103,7 @@ public final class BlockDraft {
         sayChange = b.sayChange();
         variants = b.variants();
         onlyPupilIds = b.onlyPupilIds();
+        helpers = b.helpers();
         note = b.note();
     }
 
@@ -222,7 +225,7 @@ public final class BlockDraft {
                 new Block.Words(cue, sayChange, note),
                 new Block.Scoring(counted, gate, measure),
                 new Block.Setup(kit, mark, spot, mostSpots, standM, target),
-                new Block.People(roleTurns, meanwhile, variants, onlyPupilIds),
+                new Block.People(roleTurns, meanwhile, variants, onlyPupilIds, helpers),
                 part);
     }
 }

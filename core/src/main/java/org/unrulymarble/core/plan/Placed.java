@@ -78,7 +78,7 @@ public record Placed(
         if (asked.kind() != Block.Kind.TASK)
             return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils, others, null);
         Block block = backwards(asked, lesson);
-        Ladder ladder = known(setting.catalogue(), "", block.ladderId());
+        Ladder ladder = known(setting.catalogue(), "", block.ladderId()).withHelpers(block.helpers());
         Rung rung = known(ladder, "", block.rungId());
         Ladder quietLadder = null;
         Rung quiet = null;

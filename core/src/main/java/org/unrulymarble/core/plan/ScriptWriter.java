@@ -81,7 +81,8 @@ public final class ScriptWriter {
                 meanwhile == null ? null : meanwhile.rungId(),
                 p.isTask() ? turns(p, setting) : List.of(everyone(pupilIds)),
                 otherwise(p),
-                block.rungBy() == Block.RungBy.ONE ? block.laterRungIds() : List.of());
+                block.rungBy() == Block.RungBy.ONE ? block.laterRungIds() : List.of(),
+                block.helpers() == null ? List.of() : p.ladder().roles());
     }
 
     /** What the record keeps beside a result: the rung's own distance is none of it. */

@@ -44,7 +44,8 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
         List<SideBySide.StationAsk> asks = new ArrayList<>();
         for (String id : circuit.stationIds()) {
             Block block = lesson.blocks().get(lesson.indexOf(id));
-            Optional<Ladder> ladder = setting.catalogue().ladder(block.ladderId());
+            Optional<Ladder> ladder =
+                    setting.catalogue().ladder(block.ladderId()).map(l -> l.withHelpers(block.helpers()));
             Optional<Rung> rung = ladder.flatMap(l -> l.rung(block.rungId()));
             if (rung.isEmpty()) return Optional.empty();
             asks.add(new SideBySide.StationAsk(

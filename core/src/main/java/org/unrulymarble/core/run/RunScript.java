@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.Segment;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.Role;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.CountInTime;
@@ -80,6 +81,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      * @param meanwhileLadderId what the waiting waves do, or null
      * @param otherwise what is asked otherwise than on its rung
      * @param laterRungIds the rungs of the second set and those after it where they are others; a set beyond them is on the last of them
+     * @param roles who is at a spot where the lesson says so; empty for the ladder's own
      */
     public record ScriptBlock(
             BlockKind kind,
@@ -110,7 +112,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
             @Nullable String meanwhileRungId,
             List<ScriptTurn> turns,
             Otherwise otherwise,
-            List<String> laterRungIds) {
+            List<String> laterRungIds,
+            List<Role> roles) {
 
         /** Scripts of older runs have only tasks, everyone on one rung, and nothing otherwise. */
         public ScriptBlock {
@@ -122,6 +125,7 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
             steps = steps == null ? List.of() : List.copyOf(steps);
             otherwise = otherwise == null ? Otherwise.NOTHING : otherwise;
             laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
+            roles = roles == null ? List.of() : List.copyOf(roles);
         }
 
         /** Without who is on which rung. */
@@ -152,7 +156,8 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
                     meanwhileRungId,
                     turns,
                     otherwise,
-                    laterRungIds);
+                    laterRungIds,
+                    roles);
         }
 
         /** The rung of a set, from 0. */

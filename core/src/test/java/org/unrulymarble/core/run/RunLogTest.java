@@ -255,6 +255,7 @@ class RunLogTest {
                         List.of(new RunScript.ScriptTurn(
                                 0, 0, List.of(new RunScript.Crew(0, List.of("ada"), List.of("ben"))), List.of())),
                         null,
+                        null,
                         null)));
     }
 

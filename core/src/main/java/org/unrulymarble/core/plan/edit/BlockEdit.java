@@ -75,6 +75,7 @@ public sealed interface BlockEdit extends Edit {
             d.mark = null;
             d.spot = null;
             d.mostSpots = null;
+            d.helpers = null;
             d.variants = List.of();
             d.counted = ladder.counted();
         }

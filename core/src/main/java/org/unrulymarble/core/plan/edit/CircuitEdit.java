@@ -82,7 +82,7 @@ public sealed interface CircuitEdit extends Edit {
         private static int rounds(List<Block> stations, Setting setting) {
             int parts = 1;
             for (Block b : stations) {
-                Ladder ladder = Tasks.ladder(setting, b.ladderId());
+                Ladder ladder = Tasks.ladder(setting, b.ladderId()).withHelpers(b.helpers());
                 int own = b.roleTurns() == Block.RoleTurns.EVERY_ROLE
                         ? ladder.perSpot()
                         : (ladder.perSpot() + ladder.workingAtOnce() - 1) / ladder.workingAtOnce();
