@@ -13,18 +13,35 @@ const MARGIN = 18;
 
 type Marker = Course["markers"][number];
 
+/** Colours that a marker may have, by the words that are called; whatever else is called lies white. */
+const FILLS: Record<string, string> = {
+  red: "#c63d2f",
+  blue: "#2f5fc6",
+  yellow: "#e0b84a",
+  green: "#3d8a4e",
+  orange: "#d9772b",
+  black: "#1f2a2a",
+  white: "#fffdf8",
+  purple: "#7b4aa0",
+};
+
+const DARK = ["red", "blue", "green", "black", "purple", "orange"];
+
 /** A course to scale: the start is a square, the markers stand in the order in which they are passed, a mark at each metre. */
 export function CourseDrawing({
   course,
   onChange,
   night,
   high = 220,
+  words,
 }: {
   course: Course;
   /** where its markers may be moved: dragged, or by the arrow keys */
   onChange?: (course: Course) => void;
   night?: boolean;
   high?: number;
+  /** of markers that are called: the word of each; no way leads from one to the next */
+  words?: string[];
 }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const [held, setHeld] = useState<{ n: number; at: Marker }>();
@@ -66,10 +83,18 @@ export function CourseDrawing({
       },
       tabIndex: 0,
       role: "button",
-      "aria-label": t("course.moveIt", { n: n + 1, x: metres(m.xM), y: metres(m.yM) }),
+      "aria-label": t("course.moveIt", {
+        n: n + 1,
+        named: words ? "yes" : "no",
+        word: words?.[n] ?? "",
+        x: metres(m.xM),
+        y: metres(m.yM),
+      }),
       style: { cursor: "grab", touchAction: "none" },
     };
-  const said = t("course.drawn", { n: course.markers.length, back: course.back ? "yes" : "no" });
+  const said = words
+    ? t("course.called", { n: course.markers.length, words: words.join(", ") })
+    : t("course.drawn", { n: course.markers.length, back: course.back ? "yes" : "no" });
   return (
     <div ref={ref} className="min-w-0">
       <svg
@@ -99,24 +124,26 @@ export function CourseDrawing({
             stroke={soft}
           />
         ))}
-        <polyline
-          points={shown.map((m) => `${x(m.xM)},${x(m.yM)}`).join(" ")}
-          fill="none"
-          stroke={night ? "var(--color-mist)" : "var(--color-handle)"}
-          strokeWidth="3"
-          strokeLinejoin="round"
-        />
+        {!words && (
+          <polyline
+            points={shown.map((m) => `${x(m.xM)},${x(m.yM)}`).join(" ")}
+            fill="none"
+            stroke={night ? "var(--color-mist)" : "var(--color-handle)"}
+            strokeWidth="3"
+            strokeLinejoin="round"
+          />
+        )}
         {shown.map((m, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: markers have no id and keep their order
           <g key={n} {...hold(n, m)}>
-            {n === 0 ? (
+            {n === 0 && !words ? (
               <rect x={x(m.xM) - 11} y={x(m.yM) - 11} width="22" height="22" fill={ink} />
             ) : (
               <circle
                 cx={x(m.xM)}
                 cy={x(m.yM)}
                 r="11"
-                fill={night ? "var(--color-night)" : "var(--color-sheet)"}
+                fill={FILLS[words?.[n] ?? ""] ?? (night ? "var(--color-night)" : "var(--color-sheet)")}
                 stroke={ink}
                 strokeWidth="2"
               />
@@ -127,9 +154,19 @@ export function CourseDrawing({
               textAnchor="middle"
               fontSize="13"
               fontWeight="700"
-              fill={n === 0 ? (night ? "var(--color-night)" : "var(--color-sheet)") : ink}
+              fill={
+                words
+                  ? DARK.includes(words[n] ?? "")
+                    ? "#fffdf8"
+                    : "#1f2a2a"
+                  : n === 0
+                    ? night
+                      ? "var(--color-night)"
+                      : "var(--color-sheet)"
+                    : ink
+              }
             >
-              {n + 1}
+              {words ? (words[n] ?? "").slice(0, 1).toUpperCase() : n + 1}
             </text>
           </g>
         ))}

@@ -15,6 +15,7 @@ const rung = {
   measure: { type: "HITS_OF_N", n: null },
   ways: ["HITS_OF_N", "COUNT_IN_TIME", "LONGEST_RUN"],
   sides: "BOTH",
+  calls: null,
   standM: 4,
   kit: { without: ["mark"], more: [{ role: "target", kind: "hoop", standIns: [] }] },
 } as unknown as Rung;
@@ -63,6 +64,13 @@ beforeEach(() => {
     { id: "chalk", name: "chalk" },
     { id: "hoop", name: "hoop" },
   ];
+  vi.stubGlobal(
+    "ResizeObserver",
+    class {
+      observe() {}
+      disconnect() {}
+    },
+  );
   vi.stubGlobal("fetch", async () => Response.json({ kinds, rules: [], items: [], standIns: [] }));
 });
 
@@ -164,6 +172,29 @@ it("takes away the counter of a task, adds others, and goes back to the ladder's
   expect(screen.getByText("alone: each counts for themselves.")).toBeTruthy();
   fireEvent.click(screen.getByText("as the ladder says"));
   expect(typed.at(-1)?.helpers).toBeNull();
+});
+
+it("lays the markers that are called: a usual figure, more of a colour, each moved, and none where none is called", () => {
+  show();
+  expect(screen.queryByText("round the middle")).toBeNull();
+  cleanup();
+  rung.calls = { words: ["red", "blue"], everySec: 3 };
+  ladder.kit.push({ role: "markers", kind: "flat-marker", standIns: [] } as unknown as Ladder["kit"][number]);
+  show();
+  expect(screen.getByText(/as the rung calls them: red, blue/)).toBeTruthy();
+  fireEvent.click(screen.getByText("in a line"));
+  const laid = typed.at(-1)?.called;
+  expect(laid?.markers.map((m) => m.word)).toEqual(["red", "blue", "yellow", "green"]);
+  expect(laid?.everySec).toBe(3);
+  cleanup();
+  show({ called: laid ?? null });
+  fireEvent.click(screen.getByRole("button", { name: "red" }));
+  expect(typed.at(-1)?.called?.markers.at(-1)).toEqual({ word: "red", xM: 5.5, yM: 0.5 });
+  fireEvent.keyDown(screen.getByRole("button", { name: /^Marker 2, blue, 1.5 m along/ }), { key: "ArrowDown" });
+  expect(typed.at(-1)?.called?.markers[1]).toEqual({ word: "blue", xM: 1.5, yM: 0.6 });
+  expect(screen.getByRole("group", { name: "4 markers that are called: red, blue, yellow, green" })).toBeTruthy();
+  rung.calls = null;
+  ladder.kit.pop();
 });
 
 it("begins a way back where it is asked, in shoe lengths where it is stepped in shoes", () => {

@@ -10,6 +10,7 @@ import { AtTheSpot } from "./at-the-spot";
 import type { EditorProps } from "./block-editor";
 import { Row } from "./block-row";
 import { BlockScoring, scoredOtherwise } from "./block-scoring";
+import { CalledMarkers } from "./called-markers";
 import { Fold } from "./fold";
 
 const t = texts("plan");
@@ -79,6 +80,7 @@ export function BlockMore(props: EditorProps) {
       <Fold name={t("more.rest")} values={t(differs(block) ? "fold.own" : "fold.asLadder")} open={differs(block)}>
         <BlockScoring {...props} />
         <AtTheSpot {...props} />
+        <CalledMarkers {...props} />
         <Attitude {...props} />
         <PartOfLesson {...props} />
         <KitRows {...props} />
@@ -108,7 +110,17 @@ const MOST_SETS = 12;
 function differs(b: Block): boolean {
   return (
     scoredOtherwise(b) ||
-    !!(b.mark || b.spot || b.mostSpots || b.helpers || b.reverses || b.attitude || b.kit.length || b.variants.length)
+    !!(
+      b.mark ||
+      b.spot ||
+      b.mostSpots ||
+      b.helpers ||
+      b.called ||
+      b.reverses ||
+      b.attitude ||
+      b.kit.length ||
+      b.variants.length
+    )
   );
 }
 

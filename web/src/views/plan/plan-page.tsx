@@ -188,6 +188,13 @@ function Row({
         {plan?.measure?.type === "COURSE_TIME" && plan.measure.course && (
           <CourseDrawing course={plan.measure.course} high={130} />
         )}
+        {block.called && (
+          <CourseDrawing
+            course={{ markers: block.called.markers, back: false }}
+            words={block.called.markers.map((m) => m.word)}
+            high={130}
+          />
+        )}
         {plan && !circuit && plan.turns > 1 && <span className="block text-[0.95rem]">{turns(plan)}</span>}
         {quiet && quietRung && (
           <span className="block text-[0.95rem]">

@@ -22,6 +22,9 @@ public record KitRole(
         List<KitProperty> needs,
         List<StandIn> standIns,
         List<String> refused) {
+    /** What lies on the floor to run round or to: one role wherever it does. */
+    public static final String MARKERS = "markers";
+
     public KitRole {
         needs = needs == null ? List.of() : List.copyOf(needs);
         standIns = standIns == null ? List.of() : List.copyOf(standIns);

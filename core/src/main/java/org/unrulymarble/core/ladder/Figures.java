@@ -25,6 +25,7 @@ import org.unrulymarble.core.measure.TimeForN;
  * @param orReps fewer than n that may be chosen instead, in order; else empty
  * @param sec how long a round lasts, at most where something else ends it
  * @param stairs how it is stepped back, or null where nobody steps
+ * @param markers how many markers lie of which one is called, or null where none is
  * @param sides how many sides are worked one after the other, 1 or 2
  */
 public record Figures(
@@ -37,6 +38,7 @@ public record Figures(
         Gate gate,
         Stairs stairs,
         Double standM,
+        Integer markers,
         int sides) {
 
     /** What ends a round. */
@@ -62,6 +64,7 @@ public record Figures(
                 rung.gate(),
                 rung.measure() instanceof Furthest furthest ? furthest.stairs() : null,
                 rung.standM(),
+                rung.calls() == null ? null : (Integer) rung.calls().words().size(),
                 Side.of(rung.sides()).size());
     }
 
@@ -77,6 +80,7 @@ public record Figures(
         if (gate instanceof Gate.SoManyIn timed) named.put("inSec", seconds(timed.inSec()));
         if (rung.claps() != null) named.put("claps", rung.claps());
         if (standM != null) named.put("stand", length(standM));
+        if (markers != null) named.put("markers", markers);
         if (measure instanceof MadeFromSpots spots) {
             named.put("spots", spots.spots());
             named.put("back", spots.spotBackM() == 0 ? "" : length(spots.spotBackM()));

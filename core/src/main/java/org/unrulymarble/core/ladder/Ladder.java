@@ -223,6 +223,11 @@ public record Ladder(
         return List.copyOf(all);
     }
 
+    /** Whether markers are called on a rung, which a lesson may lay and name as it likes. */
+    public boolean callsMarkers(Rung rung) {
+        return rung.calls() != null && kit(rung).stream().anyMatch(r -> r.role().equals(KitRole.MARKERS));
+    }
+
     /**
      * The floor that a rung takes: the ladder's footprint, with the rung's own height if it has one, and as long as its throw or its way back is where
      * all send the ball the same way.

@@ -104,6 +104,14 @@ public final class Allowed {
                     Fault.Rule.ONE_OF,
                     "a rung of the same ladder with the same sides");
         checks.that(
+                block.called() == null
+                        || ladder.rung(block.rungId())
+                                .filter(ladder::callsMarkers)
+                                .isPresent(),
+                at + "called",
+                Fault.Rule.ONE_OF,
+                "none: no markers are called in this task");
+        checks.that(
                 block.mark() == null || ladder.footprint().needsWall(),
                 at + "mark",
                 Fault.Rule.ONE_OF,

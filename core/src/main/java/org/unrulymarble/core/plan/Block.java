@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.ladder.CalledMarkers;
 import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
@@ -45,6 +46,7 @@ public record Block(
      * @param attitude push or control, or null for the rung's own
      * @param beat whether the rung's pace is beaten
      * @param reverses id of the block whose steps this one does backwards, or null
+     * @param called the markers that are called, where the lesson lays its own; null for as the rung has it
      * @param routine the moves of a routine; null for what is none
      * @param laterRungIds the rungs of the second set and those after it, where they are others; a set beyond them is on the last of them
      */
@@ -59,7 +61,8 @@ public record Block(
             Boolean beat,
             @Nullable String reverses,
             List<String> laterRungIds,
-            @Nullable Routine routine) {
+            @Nullable Routine routine,
+            @Nullable CalledMarkers called) {
 
         public Work {
             laterRungIds = laterRungIds == null ? List.of() : List.copyOf(laterRungIds);
@@ -71,7 +74,8 @@ public record Block(
 
         /** Nothing on any ladder. */
         private Work off() {
-            return new Work(null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null, List.of(), routine);
+            return new Work(
+                    null, null, rungBy, modifiers, sides, sideOrder, attitude, beat, null, List.of(), routine, null);
         }
     }
 
@@ -389,6 +393,10 @@ public record Block(
 
     public String reverses() {
         return work.reverses();
+    }
+
+    public CalledMarkers called() {
+        return work.called();
     }
 
     public Routine routine() {

@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.unrulymarble.core.ladder.CalledMarkers;
 import org.unrulymarble.core.ladder.Doses;
 import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Ladder;
@@ -23,6 +24,7 @@ public final class BlockDraft {
     public String rungId;
     public List<String> laterRungIds = List.of();
     public Routine routine;
+    public CalledMarkers called;
     public Block.RungBy rungBy = Block.RungBy.ONE;
     public List<Modifier> modifiers = List.of();
     public BlockDose dose;
@@ -70,6 +72,7 @@ public final class BlockDraft {
         rungBy = b.rungBy();
         laterRungIds = b.laterRungIds();
         routine = b.routine();
+        called = b.called();
         modifiers = b.modifiers();
         dose = b.dose();
         sets = b.sets();
@@ -219,7 +222,8 @@ public final class BlockDraft {
                         beat,
                         reverses,
                         laterRungIds,
-                        routine),
+                        routine,
+                        called),
                 new Block.Amount(dose, sets, null, optionalSets, rest, restSec, waitIsRest),
                 new Block.Around(setupSec, explainSec, countInSec, sideSwapSec, turnSwapSec),
                 new Block.Words(cue, sayChange, note),

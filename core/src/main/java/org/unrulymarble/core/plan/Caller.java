@@ -27,6 +27,8 @@ final class Caller {
         if (p.block().sideOrder() == Block.SideOrder.CALLED && p.sides().equals(List.of(Side.MIXED)))
             return called(SIDES, sideSec(p.rung()), p);
         if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep, p);
+        if (p.block().called() != null)
+            return called(p.block().called().words(), p.block().called().everySec(), p);
         RandomCalls called = p.rung().calls();
         return called == null ? null : called(called.words(), called.everySec(), p);
     }

@@ -42,7 +42,13 @@ final class InForce {
                 gate(p, rung),
                 stairs(p, rung),
                 standM(p, rung),
+                markers(p, rung),
                 p.sides().size());
+    }
+
+    private static Integer markers(Placed p, Rung rung) {
+        if (p.block().called() != null) return p.block().called().markers().size();
+        return rung.calls() == null ? null : (Integer) rung.calls().words().size();
     }
 
     /** Its sentences with these figures; where something is thrown until a stop, what is in the air then does not count. */

@@ -3,6 +3,7 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.ladder.CalledMarkers;
 
 /**
  * What one role of a block's kit needs at the same time.
@@ -30,8 +31,11 @@ public record KitNeed(String label, KitRole role, List<String> kinds, int count,
         if (spots == 0) return;
         for (KitRole role : kit) {
             String label = meanwhile ? "meanwhile " + role.role() : role.role();
-            needs.add(new KitNeed(
-                    label, role, p.block().kindsFor(label, role.kind()), spots * role.perSpot(), meanwhile));
+            CalledMarkers called = p.block().called();
+            int perSpot = !meanwhile && called != null && role.role().equals(KitRole.MARKERS)
+                    ? called.markers().size()
+                    : role.perSpot();
+            needs.add(new KitNeed(label, role, p.block().kindsFor(label, role.kind()), spots * perSpot, meanwhile));
         }
     }
 }

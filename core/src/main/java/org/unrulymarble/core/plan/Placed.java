@@ -190,6 +190,15 @@ public record Placed(
                 block.standM() == null ? rung.standM() : block.standM(),
                 block.gate() == null ? rung.gate() : block.gate());
         Measure measure = block.measure() == null ? rung.measure() : block.measure();
+        if (block.called() != null)
+            return new Footprint(
+                    Math.max(f.lengthM(), block.called().alongM()),
+                    Math.max(f.widthM(), block.called().acrossM()),
+                    f.gapM(),
+                    f.edgeM(),
+                    f.needsWall(),
+                    f.oneRow(),
+                    f.heightM());
         if (measure instanceof MadeFromSpots spots && spots.wayM() > 0)
             return new Footprint(
                     f.lengthM() + spots.wayM(),

@@ -71,6 +71,7 @@ class RungWordsTest {
                                 ? new Stairs(3, OnMiss.STAY, 0.5)
                                 : f.stairs(),
                         f.standM(),
+                        f.markers(),
                         f.sides()));
                 for (String text : List.of(
                         words.name(),

@@ -71,6 +71,7 @@ public sealed interface BlockEdit extends Edit {
             d.gate = null;
             d.measure = null;
             d.standM = null;
+            d.called = null;
             d.target = null;
             d.mark = null;
             d.spot = null;
