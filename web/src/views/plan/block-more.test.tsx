@@ -179,22 +179,20 @@ it("lays the markers that are called: a usual figure, more of a colour, each mov
   expect(screen.queryByText("round the middle")).toBeNull();
   cleanup();
   rung.calls = { words: ["red", "blue"], everySec: 3 };
-  ladder.kit.push({ role: "markers", kind: "flat-marker", standIns: [] } as unknown as Ladder["kit"][number]);
-  show();
+  show({}, { callsMarkers: true });
   expect(screen.getByText(/as the rung calls them: red, blue/)).toBeTruthy();
   fireEvent.click(screen.getByText("in a line"));
   const laid = typed.at(-1)?.called;
   expect(laid?.markers.map((m) => m.word)).toEqual(["red", "blue", "yellow", "green"]);
   expect(laid?.everySec).toBe(3);
   cleanup();
-  show({ called: laid ?? null });
+  show({ called: laid ?? null }, { callsMarkers: true });
   fireEvent.click(screen.getByRole("button", { name: "red" }));
   expect(typed.at(-1)?.called?.markers.at(-1)).toEqual({ word: "red", xM: 5.5, yM: 0.5 });
   fireEvent.keyDown(screen.getByRole("button", { name: /^Marker 2, blue, 1.5 m along/ }), { key: "ArrowDown" });
   expect(typed.at(-1)?.called?.markers[1]).toEqual({ word: "blue", xM: 1.5, yM: 0.6 });
   expect(screen.getByRole("group", { name: "4 markers that are called: red, blue, yellow, green" })).toBeTruthy();
   rung.calls = null;
-  ladder.kit.pop();
 });
 
 it("begins a way back where it is asked, in shoe lengths where it is stepped in shoes", () => {

@@ -39,9 +39,9 @@ const FIGURES = {
 } as const;
 
 /** The markers that are called, where the lesson lays its own: as many of each colour as there are, each where it lies. */
-export function CalledMarkers({ block, ladder, rung, must, onChange }: EditorProps) {
+export function CalledMarkers({ block, plan, rung, must, onChange }: EditorProps) {
   const calls = rung.calls;
-  if (!calls || !ladder.kit.some((k) => k.role === "markers")) return null;
+  if (!calls || !plan?.callsMarkers) return null;
   const drawn = block.called;
   const set = (called: Called | null) => onChange({ ...block, called }, "called");
   const lay = (figure: keyof typeof FIGURES) =>
@@ -95,6 +95,7 @@ export function CalledMarkers({ block, ladder, rung, must, onChange }: EditorPro
             >
               <Minus size={15} aria-hidden /> {t("called.last")}
             </button>
+            <span>{t("called.every")}</span>
             <NumberField
               label={t("called.every")}
               unit={t("called.sec")}

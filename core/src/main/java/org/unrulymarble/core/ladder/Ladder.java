@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -223,9 +224,12 @@ public record Ladder(
         return List.copyOf(all);
     }
 
-    /** Whether markers are called on a rung, which a lesson may lay and name as it likes. */
+    /** Whether markers are called on a rung, which a lesson may lay and name as it likes: one at a time, and none that its task names itself. */
     public boolean callsMarkers(Rung rung) {
-        return rung.calls() != null && kit(rung).stream().anyMatch(r -> r.role().equals(KitRole.MARKERS));
+        if (rung.calls() == null || kit(rung).stream().noneMatch(r -> r.role().equals(KitRole.MARKERS))) return false;
+        String task = rung.words().task().toLowerCase(Locale.ROOT);
+        return rung.calls().words().stream()
+                .noneMatch(w -> w.contains(" ") || task.contains(w.toLowerCase(Locale.ROOT)));
     }
 
     /**

@@ -39,6 +39,7 @@ import org.unrulymarble.core.place.Spots;
  * @param steps what is done one after the other, in this block's order
  * @param words the sentences of its rung with the figures in force, null for time that is no task; {@code gate}, measure and distance likewise
  * @param stairs how it is stepped back and from where, null where nobody steps
+ * @param callsMarkers whether markers are called that the lesson may lay and name
  * @param gates the kinds of gate that it may open by, each with figures to begin from
  * @param onRungs who is on which rung; empty where nobody is named
  * @param onSets the sets that are on other rungs than the one before, with their words and gates; empty where all are on one
@@ -85,7 +86,8 @@ public record BlockPlan(
         @Nullable Measure measure,
         @Nullable CoursePlan course,
         @Nullable Double standM,
-        @Nullable Stairs stairs) {
+        @Nullable Stairs stairs,
+        boolean callsMarkers) {
 
     /** From the first count-in of a set to the end of its last turn, in seconds from the start of the lesson. */
     public record Stretch(long startSec, long endSec) {}
@@ -158,7 +160,8 @@ public record BlockPlan(
                 p.isTask() ? InForce.measure(p, p.rung()) : null,
                 p.isTask() ? course(p) : null,
                 p.isTask() ? p.standM() : null,
-                p.isTask() ? p.stairs() : null);
+                p.isTask() ? p.stairs() : null,
+                p.isTask() && p.ladder().callsMarkers(p.rung()));
     }
 
     private static CoursePlan course(Placed p) {

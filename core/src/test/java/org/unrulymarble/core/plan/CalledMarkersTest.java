@@ -9,8 +9,10 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.ladder.CalledMarkers;
 import org.unrulymarble.core.ladder.CalledMarkers.CalledMarker;
+import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.run.RunScript;
 
 /** Markers that the lesson lays and names itself: as many of each colour as there are. */
@@ -52,6 +54,32 @@ class CalledMarkersTest {
         assertThat(placed.footprint().lengthM()).isEqualTo(6);
         assertThat(placed.footprint().widthM()).isEqualTo(5);
         assertThat(FIVE.markers().get(2).yM()).isEqualTo(2.0);
+    }
+
+    @Test
+    void they_are_laid_by_an_edit_and_go_with_another_rung() {
+        Setting setting = World.setting(World.YARD, 4);
+        Lesson plain = lesson(RUN.rungs().get(0), null);
+        Lesson laid = new BlockEdit.SetCalled("b1", FIVE).on(plain, setting);
+        Lesson alone = new BlockEdit.SetHelpers("b1", List.of(HelpPart.FETCHER)).on(laid, setting);
+        Rung next = RUN.rungs().get(1);
+        Block same = new BlockEdit.ChooseRung("b1", next.id())
+                .on(alone, setting)
+                .blocks()
+                .get(0);
+        // Its task names the colours itself.
+        Rung named = RUN.rungs().get(2);
+        Block other = new BlockEdit.ChooseRung("b1", named.id())
+                .on(alone, setting)
+                .blocks()
+                .get(0);
+
+        assertThat(laid.blocks().get(0).called()).isEqualTo(FIVE);
+        assertThat(alone.blocks().get(0).helpers()).containsExactly(HelpPart.FETCHER);
+        assertThat(same.called()).isEqualTo(FIVE);
+        assertThat(RUN.callsMarkers(named)).isFalse();
+        assertThat(other.called()).isNull();
+        assertThat(new BlockEdit.SetCalled("b1", null).on(laid, setting)).isEqualTo(plain);
     }
 
     @Test

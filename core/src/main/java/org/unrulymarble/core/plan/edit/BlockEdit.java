@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
+import org.unrulymarble.core.ladder.CalledMarkers;
+import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Part;
@@ -41,7 +43,9 @@ public sealed interface BlockEdit extends Edit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             Ladder ladder = Tasks.ladder(setting, d.ladderId);
-            d.stepTo(ladder.rung(d.rungId).orElse(null), Tasks.rung(ladder, rungId));
+            Rung to = Tasks.rung(ladder, rungId);
+            d.stepTo(ladder.rung(d.rungId).orElse(null), to);
+            if (!ladder.callsMarkers(to)) d.called = null;
         }
     }
 
@@ -362,6 +366,22 @@ public sealed interface BlockEdit extends Edit {
         @Override
         public void change(BlockDraft d, Setting setting) {
             d.mostSpots = spots;
+        }
+    }
+
+    /** Who is at a spot beside those who work and feed. @param helpers null for the ladder's own */
+    record SetHelpers(String blockId, @Nullable List<HelpPart> helpers) implements BlockEdit {
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            d.helpers = helpers;
+        }
+    }
+
+    /** The markers that are called. @param called null for as the rung has them */
+    record SetCalled(String blockId, @Nullable CalledMarkers called) implements BlockEdit {
+        @Override
+        public void change(BlockDraft d, Setting setting) {
+            d.called = called;
         }
     }
 

@@ -48,6 +48,8 @@ import org.unrulymarble.core.plan.Setting;
     @JsonSubTypes.Type(value = BlockEdit.SetBand.class, name = "SET_BAND"),
     @JsonSubTypes.Type(value = BlockEdit.MarkBand.class, name = "MARK_BAND"),
     @JsonSubTypes.Type(value = BlockEdit.SetSpot.class, name = "SET_SPOT"),
+    @JsonSubTypes.Type(value = BlockEdit.SetHelpers.class, name = "SET_HELPERS"),
+    @JsonSubTypes.Type(value = BlockEdit.SetCalled.class, name = "SET_CALLED"),
     @JsonSubTypes.Type(value = BlockEdit.SetMostSpots.class, name = "SET_MOST_SPOTS"),
     @JsonSubTypes.Type(value = BlockEdit.PlayWith.class, name = "PLAY_WITH"),
     @JsonSubTypes.Type(value = BlockEdit.SetMeanwhile.class, name = "SET_MEANWHILE"),
