@@ -26,7 +26,7 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
         <BringFile<RosterBrought>
           name={`roster ${known.id}`}
           ask={(body) => api("post", "/api/classes/{id}/roster", { params: { path: { id: known.id } }, body })}
-          brings={(b) => b.added.length + b.changed.length > 0}
+          brings={(b) => b.added.length + b.changed.length + b.back.length > 0}
           onKept={onKept}
           tell={(b) => (
             <ul className="list-disc pl-5">
@@ -36,6 +36,9 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
               <li>
                 {b.kept ? "Changed" : "It would change"}: {names(b.changed)}
               </li>
+              {b.back.length > 0 && (
+                <li>{t("rosterSheet.back", { kept: b.kept ? "yes" : "no", names: names(b.back) })}</li>
+              )}
               <li>
                 {t("rosterSheet.hereAlready", { count: count(b.same, "pupil is", "pupils are") })}
                 {b.same > 0 ? " just so" : ""}

@@ -99,6 +99,29 @@ class SchoolYearApiTest {
     }
 
     @Test
+    void whoever_left_and_is_on_the_next_list_comes_back_and_is_no_second_pupil() {
+        ranAndFinished();
+        put(from, false);
+        String list = "{\"text\":\"id,first_name,initial,birth_year\\n%s,Pip,,2015\\n\",\"dryRun\":%s}";
+
+        JsonNode would = api.post("/api/classes/" + from + "/roster", list.formatted(pupil, true))
+                .body();
+        assertThat(would.get("back").toString()).isEqualTo("[\"Pip\"]");
+        assertThat(would.get("added")).isEmpty();
+        assertThat(names(from)).isEmpty();
+
+        api.post("/api/classes/" + from + "/roster", list.formatted(pupil, false));
+        assertThat(names(from)).containsExactly("Pip");
+        assertThat(api.get("/api/classes/" + from).body().get("left")).isEmpty();
+        assertThat(api.get("/api/classes/" + from)
+                        .body()
+                        .at("/pupils/0/details/birthYear")
+                        .intValue())
+                .isEqualTo(2015);
+        assertThat(rounds()).isEqualTo(1);
+    }
+
+    @Test
     void a_class_goes_to_another_teacher_with_its_record_and_never_to_a_helper() {
         ranAndFinished();
         JsonNode c = api.get("/api/classes/" + from).body();

@@ -50,12 +50,19 @@ class RosterService {
     /**
      * What a file brings, or would bring, by the names as they are shown.
      *
+     * @param back who had left the class and comes back into it with the record kept
      * @param same how many are there already just as the file has them
      * @param bad the first of what is wrong; {@code badInAll} how much is
      * @param kept whether anything was kept: never from a dry run, never from a file with a bad line
      */
     record RosterBrought(
-            List<String> added, List<String> changed, int same, List<Csv.BadCell> bad, int badInAll, boolean kept) {}
+            List<String> added,
+            List<String> changed,
+            List<String> back,
+            int same,
+            List<Csv.BadCell> bad,
+            int badInAll,
+            boolean kept) {}
 
     /** What its file is called. */
     String className(UUID id) {
@@ -80,18 +87,24 @@ class RosterService {
             if (byName.put(p.name(), p) != null) twice.add(p.name());
         }
         twice.forEach(byName::remove);
+        // Who left and is on the list again comes back; a second pupil of that name would have no record.
+        Map<UUID, Pupil> gone = new HashMap<>();
+        for (Pupil p : c.left()) gone.put(p.id(), p);
+        Map<Pupil, PupilDetails> back = new HashMap<>();
         Map<Pupil, PupilDetails> changed = new HashMap<>();
         List<PupilDetails> added = new ArrayList<>();
         int same = 0;
         for (RosterFile.Listed line : read.rows()) {
             Pupil there = line.id() == null ? byName.get(line.details().name()) : byId.get(line.id());
-            if (there == null) added.add(line.details());
+            Pupil left = line.id() == null ? null : gone.get(line.id());
+            if (left != null) back.put(left, line.beside(left.details()));
+            else if (there == null) added.add(line.details());
             else if (line.beside(there.details()).equals(there.details())) same++;
             else changed.put(there, line.beside(there.details()));
         }
         new Checks()
                 .that(
-                        c.pupils().size() + added.size() <= ClassService.MAX_PUPILS,
+                        c.pupils().size() + added.size() + back.size() <= ClassService.MAX_PUPILS,
                         "text",
                         Fault.Rule.ENTRIES,
                         0,
@@ -100,12 +113,24 @@ class RosterService {
         boolean keep = !file.dryRun() && read.bad().isEmpty();
         List<String> changedNames =
                 changed.keySet().stream().map(Pupil::name).sorted().toList();
-        if (keep && !(changed.isEmpty() && added.isEmpty())) {
+        List<String> backNames =
+                back.keySet().stream().map(Pupil::name).sorted().toList();
+        if (keep && !(changed.isEmpty() && added.isEmpty() && back.isEmpty())) {
             store.lock(c, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
             changed.forEach(Pupil::change);
+            back.forEach((pupil, details) -> {
+                pupil.leave(null);
+                pupil.change(details);
+            });
             for (PupilDetails d : added) c.add(new Pupil(UUID.randomUUID(), d));
         }
         return new RosterBrought(
-                added.stream().map(PupilDetails::name).toList(), changedNames, same, read.bad(), read.badInAll(), keep);
+                added.stream().map(PupilDetails::name).toList(),
+                changedNames,
+                backNames,
+                same,
+                read.bad(),
+                read.badInAll(),
+                keep);
     }
 }
