@@ -2,6 +2,7 @@ import type { Family } from "../api/types";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { clock } from "../words";
+import { texts } from "../words/texts";
 import { labelRoom } from "./label-room";
 
 export type LaneBlock = {
@@ -16,6 +17,8 @@ export type LaneBlock = {
   /** one of several stations at the same time */
   beside?: { number: number; of: number };
 };
+
+const t = texts("ui");
 
 const TOP = 26;
 const STEP = 17;
@@ -87,6 +90,11 @@ export function Lane({
             fill="url(#past-bell)"
             opacity="0.55"
           />
+        )}
+        {labels && blocks.length > 0 && (
+          <text x={left} y="10" fontSize="12" fill="var(--label)">
+            {t("lane.effort")}
+          </text>
         )}
         <g aria-hidden>
           <line x1={x(bellSec)} x2={x(bellSec)} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />

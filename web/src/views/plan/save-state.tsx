@@ -31,6 +31,15 @@ export function SaveState({ plan }: { plan: Kept }) {
         <p className="mt-2 text-sm text-soft">{t("saveState.ifYouShowThe")}</p>
       </div>
     );
+  // Something that was asked for could not be: what is saved stays as it is, and nothing waits to be saved.
+  if (problem && !unsaved)
+    return (
+      <span role="status" className="font-semibold text-alert">
+        {problem.errors[0]
+          ? t("saveState.staysBecause", { must: problem.errors[0].must })
+          : t("saveState.stays", { why: problem.status === 0 ? `${problem.title}.` : problem.detail })}
+      </span>
+    );
   if (problem && problem.errors.length === 0)
     return (
       <p

@@ -100,7 +100,7 @@ class FindingsJourneyTest {
         browser.choose("School of dose", "by gate");
         browser.seeText("reach the gate in this block");
         browser.choose("School of dose", "by staircase");
-        browser.seeText("middle pupil holds step");
+        browser.seeText("middle pupil holds place");
         browser.choose("School of dose", "self-paced");
         browser.seeText("self-paced ·");
         browser.choose("Who is on which rung", "each on their own");
