@@ -192,7 +192,7 @@ function LastTime({ classId }: { classId: string }) {
   if (record.isPending || catalogue.isPending) return <Loading what={t("theLast")} />;
   if (record.isLoadingError) return <Failed error={record.error} again={() => record.refetch()} />;
   if (catalogue.isLoadingError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
-  const lastDay = record.data.lastDay;
+  const lastDay = record.data.lastAtSchool;
   if (!lastDay) return null;
   return (
     <section aria-labelledby="last">

@@ -39,6 +39,10 @@ class RecordApiTest {
                 .stringValue();
     }
 
+    private JsonNode ofClass() {
+        return api.get("/api/classes/" + classId + "/record").body();
+    }
+
     @Test
     void a_tally_is_corrected_with_a_reason_and_what_it_was_stays() {
         JsonNode first = record().get("attempts").get(0).get("attempt");
@@ -122,10 +126,18 @@ class RecordApiTest {
                 "where":"HOME","seen":false}""".formatted(LocalDate.now(), LADDER, RUNG);
         api.post("/api/pupils/" + pupil + "/standings", word(RUNG, "here"));
         double before = right().get("weightedTries").doubleValue();
+        JsonNode lesson = ofClass().get("lastAtSchool");
         assertThat(api.post("/api/pupils/" + pupil + "/attempts", typed).status())
                 .isEqualTo(204);
         assertThat(right().get("weightedTries").doubleValue()).isCloseTo(before + 10, within(1e-9));
         assertThat(right().get("unconfirmedShare").doubleValue()).isPositive();
+
+        JsonNode after = ofClass();
+        assertThat(after.get("lastDay").stringValue()).isEqualTo(LocalDate.now().toString());
+        assertThat(after.get("lastAtSchool"))
+                .as("a day at home is no lesson")
+                .isNotNull()
+                .isEqualTo(lesson);
 
         String id = right().get("evidence").get(0).get("attemptId").stringValue();
         assertThat(api.post("/api/attempts/" + id + "/confirm", "{}").status()).isEqualTo(204);

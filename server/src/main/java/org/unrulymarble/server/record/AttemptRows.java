@@ -52,6 +52,10 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             "select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck and a.place = org.unrulymarble.core.record.Attempt.Where.SCHOOL")
     Set<LocalDate> daysWithResults(UUID classId, Collection<LocalDate> days);
 
+    @Query(
+            "select max(a.onDay) from AttemptRow a where a.classId = :classId and not a.struck and a.place = org.unrulymarble.core.record.Attempt.Where.SCHOOL")
+    LocalDate lastAtSchool(UUID classId);
+
     /** Days on which a class worked on each ladder; what was not counted has no sums. */
     @Query("""
             select a.ladderId as ladderId, a.onDay as onDay, count(distinct a.pupilId) as pupils, sum(a.hits) as hits, sum(a.misses) as misses

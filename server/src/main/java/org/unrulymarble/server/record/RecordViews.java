@@ -66,6 +66,7 @@ class RecordViews {
      * @param ladderIds ladders that anybody in the class has tried, in the catalogue's order
      * @param onLadders each pupil on each ladder that they tried or were put on
      * @param firstDay null before the first attempt
+     * @param lastAtSchool the last day with results that were not from home, or null
      */
     record ClassRecord(
             UUID classId,
@@ -76,7 +77,8 @@ class RecordViews {
             List<Questions.Found> found,
             int rounds,
             @Nullable LocalDate firstDay,
-            @Nullable LocalDate lastDay) {}
+            @Nullable LocalDate lastDay,
+            @Nullable LocalDate lastAtSchool) {}
 
     /**
      * @param metGate whether this one round met its rung's gate
@@ -124,7 +126,8 @@ class RecordViews {
                 Questions.of(pupilIds, ladderIds, all, advice.today()),
                 all.stream().mapToInt(OnLadder::rounds).sum(),
                 day(all, OnLadder::firstOn, Comparator.reverseOrder()),
-                day(all, OnLadder::lastOn, Comparator.naturalOrder()));
+                day(all, OnLadder::lastOn, Comparator.naturalOrder()),
+                rows.lastAtSchool(id));
     }
 
     private static LocalDate day(
