@@ -36,7 +36,8 @@ export function MatchPad({ taps, open, tap, sides: name, players, measure, worke
   );
   const sheet = answer?.sheet;
   // Whose ball it is, is known once the core has seen the one before: else a quick second tap would be laid for the wrong side.
-  const next = of === taps.length ? (sheet?.next ?? null) : null;
+  const known = of === taps.length;
+  const next = known ? (sheet?.next ?? null) : null;
   const over = sheet && sheet.over !== "NOT_YET" && sheet.winner !== null ? sheet : undefined;
   const lay = (xCm: number, yCm: number) => {
     if (!open || over || !(moving || next)) return;
@@ -87,7 +88,7 @@ export function MatchPad({ taps, open, tap, sides: name, players, measure, worke
               </button>
               {moving && <span className="text-sm text-mist">{t("match.tapJack")}</span>}
             </div>
-            <AsItLies answer={answer} name={name} open={open} tap={tap} />
+            <AsItLies answer={answer} name={name} open={open && known} tap={tap} />
             <ByEye measure={measure} name={name} players={players} open={open} tap={tap} />
           </>
         )}
