@@ -10,10 +10,10 @@ type Help = NonNullable<Block["helpers"]>[number];
 const PARTS: Help[] = ["COUNTER", "UMPIRE", "FETCHER", "BACKSTOP", "DISTRACTOR"];
 
 /** Who is at a spot beside those who work and feed: a counter or nobody, a fetcher, a third to distract. Everybody gets each part. */
-export function AtTheSpot({ block, ladder, plan, onChange }: EditorProps) {
-  const roles = plan?.roles ?? ladder.roles;
-  const there = block.helpers ?? PARTS.filter((p) => roles.some((r) => r.name === p.toLowerCase()));
-  const stay = roles.filter((r) => !PARTS.some((p) => p.toLowerCase() === r.name)).map((r) => r.name);
+export function AtTheSpot({ block, plan, onChange }: EditorProps) {
+  if (!plan?.atSpot) return null;
+  const { stay } = plan.atSpot;
+  const there = block.helpers ?? plan.atSpot.helpers;
   const set = (part: Help, on: boolean) =>
     onChange({ ...block, helpers: PARTS.filter((p) => (p === part ? on : there.includes(p))) }, "helpers");
   return (

@@ -22,10 +22,6 @@ const rung = {
 
 const ladder = {
   id: "l1",
-  roles: [
-    { name: "worker", works: true },
-    { name: "counter", works: false },
-  ],
   part: "MAIN",
   rungs: [rung],
   footprint: { lengthM: 5, widthM: 1.3, gapM: 0.4, edgeM: 0.3, needsWall: true, oneRow: true, heightM: null },
@@ -161,14 +157,13 @@ it("takes another distance and target with the block, and back to the rung's", (
 });
 
 it("takes away the counter of a task, adds others, and goes back to the ladder's own", () => {
-  show();
+  show({}, { atSpot: { stay: ["worker"], helpers: ["COUNTER"] } });
   expect(screen.getByText("2 at each spot; everybody gets each part.")).toBeTruthy();
   fireEvent.click(screen.getByLabelText("counter"));
   fireEvent.click(screen.getByLabelText("fetcher"));
   expect(typed.map((b) => b.helpers)).toEqual([[], ["COUNTER", "FETCHER"]]);
   cleanup();
-  const roles = [{ name: "worker", works: true, busy: false, line: "" }];
-  show({ helpers: [] }, { roles });
+  show({ helpers: [] }, { atSpot: { stay: ["worker"], helpers: [] } });
   expect(screen.getByText("alone: each counts for themselves.")).toBeTruthy();
   fireEvent.click(screen.getByText("as the ladder says"));
   expect(typed.at(-1)?.helpers).toBeNull();

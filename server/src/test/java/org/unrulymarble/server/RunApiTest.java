@@ -1,6 +1,7 @@
 package org.unrulymarble.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.unrulymarble.server.RunEvents.event;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 @ApiTest
 class RunApiTest {
@@ -104,7 +104,7 @@ class RunApiTest {
         String cannotBe =
                 event("TOLD", ",\"segment\":%d,\"take\":1,\"pupilId\":\"%s\",\"score\":2500".formatted(round, worker));
         String flat = "{\"id\":\"%s\",\"kind\":\"HIT\",\"atMs\":1000,\"segment\":%d,\"take\":1,\"pupilId\":\"%s\"}"
-                .formatted(new UUID(0x7000, ++made), round, UUID.randomUUID());
+                .formatted(new UUID(0x7000, ++RunEvents.made), round, UUID.randomUUID());
 
         assertThat(send(hit, nobody).badFields()).containsExactly("events[1].what.pupilId");
         assertThat(send(hit, place).badFields()).containsExactly("events[1].what.offsetMs");
@@ -359,49 +359,6 @@ class RunApiTest {
                         .containsExactly(third.get("id"), fresh));
     }
 
-    @Test
-    void a_rung_that_was_chosen_where_nothing_is_counted_is_kept_and_the_next_choice_begins_there() {
-        JsonNode lesson =
-                api.get("/api/lessons/" + run.get("lessonId").stringValue()).body();
-        ObjectNode plan = (ObjectNode) lesson.get("lesson");
-        ObjectNode block = (ObjectNode) plan.get("blocks").get(1);
-        block.put("rungBy", "CHOOSE").put("counted", false).putArray("laterRungIds");
-        String id = api.post(
-                        "/api/lessons",
-                        "{\"version\":null,\"classId\":%s,\"spaceId\":%s,\"name\":\"As they choose\",\"onDay\":\"2026-11-20\",\"lesson\":%s}"
-                                .formatted(lesson.get("classId"), lesson.get("spaceId"), plan))
-                .body()
-                .get("id")
-                .stringValue();
-        run = api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(id)).body();
-        JsonNode rungs = run.get("sheet").get("script").get("blocks").get(1).get("rungs");
-        String before = rungOf(run, worker);
-        String chosen = rungs.valueStream()
-                .map(r -> r.get("id").stringValue())
-                .filter(r -> !r.equals(before))
-                .findFirst()
-                .orElseThrow();
-
-        send(event("ON_RUNG", ",\"segment\":%d,\"pupilId\":\"%s\",\"rungId\":\"%s\"".formatted(round, worker, chosen)));
-        finish();
-
-        JsonNode remarks = api.get("/api/pupils/" + worker + "/record").body().get("remarks");
-        assertThat(remarks).last().satisfies(r -> {
-            assertThat(r.get("kind").stringValue()).isEqualTo("CHOSE");
-            assertThat(r.get("rungId").stringValue()).isEqualTo(chosen);
-        });
-        JsonNode next =
-                api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(id)).body();
-        assertThat(rungOf(next, worker)).isEqualTo(chosen);
-        assertThat(api.delete("/api/lessons/" + id).status()).isEqualTo(204);
-    }
-
-    private static String rungOf(JsonNode ofRun, String pupilId) {
-        JsonNode block = ofRun.get("sheet").get("script").get("blocks").get(1);
-        JsonNode own = block.get("rungOf").get(pupilId);
-        return (own == null ? block.get("rungId") : own).stringValue();
-    }
-
     /** Somebody who works in this round and has never tried the rung. */
     private String firstWithout(JsonNode rungId) {
         for (JsonNode crew : run.get("sheet")
@@ -452,18 +409,6 @@ class RunApiTest {
                     ",\"segment\":%d,\"take\":1,\"pupilId\":\"%s\",\"tap\":{\"type\":\"HIT\"}"
                             .formatted(round, worker)));
         return String.join(",", all);
-    }
-
-    private static long made = System.nanoTime();
-
-    private static String event(String type, String details) {
-        return event(1, type, details);
-    }
-
-    /** Ids rise with every event, as those of a device do. */
-    private static String event(int sec, String type, String details) {
-        return "{\"id\":\"%s\",\"device\":\"tablet\",\"atMs\":%d,\"what\":{\"type\":\"%s\"%s}}"
-                .formatted(new UUID(0x7000, ++made), 1000 * sec, type, details);
     }
 
     private Api.Answer send(String... batch) {

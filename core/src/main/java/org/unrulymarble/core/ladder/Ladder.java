@@ -4,15 +4,10 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
@@ -184,17 +179,25 @@ public record Ladder(
      */
     public Ladder withHelpers(List<HelpPart> parts) {
         if (parts == null) return this;
-        Map<String, Role> own = new HashMap<>();
-        List<Role> there = new ArrayList<>();
-        Set<String> mayGo = Arrays.stream(HelpPart.values()).map(HelpPart::role).collect(Collectors.toSet());
-        for (Role role : roles) {
-            own.put(role.name(), role);
-            if (role.works() || !mayGo.contains(role.name())) there.add(role);
-        }
-        for (HelpPart part : parts) there.add(own.getOrDefault(part.role(), part.usual()));
+        List<Role> there = new ArrayList<>(
+                roles.stream().filter(r -> HelpPart.of(r).isEmpty()).toList());
+        for (HelpPart part : parts)
+            there.add(roles.stream()
+                    .filter(r -> HelpPart.of(r).equals(Optional.of(part)))
+                    .findFirst()
+                    .orElseGet(part::usual));
         return there.equals(roles)
                 ? this
                 : new Ladder(id, family, name, purpose, there, room, equipment, teaching, safety, adapted, rungs);
+    }
+
+    public HelpPart.AtSpot atSpot() {
+        return new HelpPart.AtSpot(
+                roles.stream()
+                        .filter(r -> HelpPart.of(r).isEmpty())
+                        .map(Role::name)
+                        .toList(),
+                roles.stream().flatMap(r -> HelpPart.of(r).stream()).toList());
     }
 
     Ladder with(List<Rung> others) {

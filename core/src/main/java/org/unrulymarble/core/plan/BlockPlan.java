@@ -7,8 +7,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.LessonClock;
 import org.unrulymarble.core.ladder.Family;
+import org.unrulymarble.core.ladder.HelpPart;
 import org.unrulymarble.core.ladder.Part;
-import org.unrulymarble.core.ladder.Role;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.ladder.RungWords;
 import org.unrulymarble.core.ladder.Side;
@@ -28,7 +28,7 @@ import org.unrulymarble.core.place.Spots;
  * @param turns how often the task is done so that everyone has a go: waves times parts to rotate through
  * @param waves 1 where nothing fits, so that the clock still says something; {@code spots} then has the reason
  * @param partsToRotate how often a spot's crew changes parts
- * @param roles who is at a spot in this block, the first works
+ * @param atSpot who is at a spot in this block, null for time that is no task
  * @param workingAtOnce pupils doing the counted work in a full wave; {@code helping} the others at the spots
  * @param waiting pupils who wait for a spot while the first wave is at it
  * @param optionalSec what the optional rounds take, 0 without one
@@ -60,7 +60,7 @@ public record BlockPlan(
         int waves,
         int partsToRotate,
         int perSpot,
-        List<Role> roles,
+        HelpPart.@Nullable AtSpot atSpot,
         int workingAtOnce,
         int helping,
         int waiting,
@@ -134,7 +134,7 @@ public record BlockPlan(
                 p.waves(),
                 p.parts(),
                 p.isTask() ? p.ladder().perSpot() : 1,
-                p.isTask() ? p.ladder().roles() : List.of(),
+                p.isTask() ? p.ladder().atSpot() : null,
                 working,
                 atSpots - working,
                 fits ? p.waiting() : 0,

@@ -20,8 +20,8 @@ class HelpersTest {
         BlockPlan pairs = plan(PAIRS, null, 6);
         BlockPlan alone = plan(PAIRS, List.of(), 6);
 
-        assertThat(pairs.roles()).extracting(Role::name).containsExactly("worker", "counter");
-        assertThat(alone.roles()).extracting(Role::name).containsExactly("worker");
+        assertThat(pairs.atSpot()).isEqualTo(new HelpPart.AtSpot(List.of("worker"), List.of(HelpPart.COUNTER)));
+        assertThat(alone.atSpot()).isEqualTo(new HelpPart.AtSpot(List.of("worker"), List.of()));
         assertThat(List.of(pairs.workingAtOnce(), pairs.helping(), pairs.turns()))
                 .containsExactly(3, 3, 2);
         assertThat(List.of(alone.workingAtOnce(), alone.helping(), alone.turns()))
