@@ -6,6 +6,7 @@ import { Failed } from "../../ui/states";
 import { countedBy, day, modifier, score, side } from "../../words";
 import { texts } from "../../words/texts";
 import { matchSaid } from "../run/measures/match/said";
+import { besideScore } from "./beside-score";
 import { Correct } from "./correct";
 import { TypeIn } from "./type-in";
 import { Refused, useSend } from "./use-send";
@@ -41,6 +42,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
               const corrections = record.corrections.filter((c) => c.attemptId === a.id);
               const ladder = catalogue.find((l) => l.id === a.ladderId);
               const rung = ladder?.rungs.find((r) => r.id === a.rungId);
+              const beside = besideScore(a.detail);
               return (
                 <tr key={a.id} className={`border-b border-rule ${tried.struck ? "text-soft line-through" : ""}`}>
                   <td className="clock py-1 pr-4 whitespace-nowrap">{day(a.on)}</td>
@@ -60,6 +62,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                         },
                         rung && a.scoredBy ? { ...rung, measure: a.scoredBy } : rung,
                       )}
+                    {beside && <span className="block font-text text-sm whitespace-normal text-soft">{beside}</span>}
                     {a.trial && <span className="font-text text-soft"> {t("attemptsOfPupil.trial")}</span>}
                     {metGate && (
                       <strong className="text-catch" title={t("attemptsOfPupil.metTheGate")}>

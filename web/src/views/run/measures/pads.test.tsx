@@ -2,6 +2,7 @@ import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, expect, it } from "vitest";
 import type { Measure, Rung, Stairs, Tap } from "../../../api/types";
 import { choose, press, show } from "../../../test-page";
+import { besideScore } from "../../pupils/beside-score";
 import { viewOf } from ".";
 import { HIT, MISS } from "./measure-view";
 import { fairOfFirst } from "./no-balls/fold";
@@ -150,6 +151,17 @@ it("has points where a throw landed, on a line those of the smaller ring, by han
   expect(taps.at(-1)).toEqual({ type: "LANDED", xCm: 17.4, yCm: 0 });
   expect(score().score).toBe(9);
   expect(screen.getByText(/4 thrown, 1 outside/)).toBeInTheDocument();
+});
+
+it("counts a fair ball by its kind, which the bowler's page tells", () => {
+  pad({ type: "NO_BALLS", n: null }, { taps: [HIT] });
+  press("Amaru T.: fair, spun, 0 so far");
+  press("Amaru T.: fair, spun, 1 so far");
+  expect(taps).toEqual([HIT, { type: "HIT", number: 5 }, { type: "HIT", number: 5 }]);
+  expect(screen.getByTestId("hits").textContent).toBe("3");
+  expect(besideScore({ type: "BOWLED", noBalls: 1, halfScores: 0, fair: [{ kind: "SPUN", n: 2 }] })).toBe(
+    "1 no-ball; fair: 2 spun",
+  );
 });
 
 it("counts no-balls and gives half a score for the second running", () => {

@@ -18,9 +18,40 @@ export function NoBallsPad(p: PadProps<Of<"NO_BALLS">>) {
   const who = p.crew.find((c) => c.id === now.bowler)?.name ?? p.who;
   return (
     <HitPad {...p} who={who} taps={spell?.balls ?? []}>
+      <FairRow taps={spell?.balls ?? []} open={p.open} onTap={p.tap} who={who} />
       <NoBallRow innings={now} open={p.open} onTap={(noBall) => p.tap({ type: "MISS", noBall })} who={who} />
       <WhoPlays {...p} innings={now} />
     </HitPad>
+  );
+}
+
+/** In the core's order: a fair ball's number is the place of its kind, from 1. */
+const fairKinds = ["SAFE", "DROPPING", "RISING", "QUICK", "SPUN"] as const;
+
+/** A fair ball of a kind, one press. */
+function FairRow({ taps, open, onTap, who }: { taps: Tap[]; open: boolean; onTap: (tap: Tap) => void; who: string }) {
+  return (
+    <div className="border-t border-[#3a504d] px-2 py-1.5">
+      <p className="text-sm text-mist">{t("noBallsPad.fairOf")}</p>
+      <div className="flex flex-wrap gap-1">
+        {fairKinds.map((kind, i) => {
+          const bowled = taps.filter((tap) => tap.type === "HIT" && tap.number === i + 1).length;
+          const name = t(`noBallsPad.fair.${kind}`);
+          return (
+            <button
+              key={kind}
+              type="button"
+              className="min-h-11 border border-[#566460] px-2 text-sm disabled:opacity-60"
+              disabled={!open}
+              onClick={() => onTap({ type: "HIT", number: i + 1 })}
+              aria-label={t("noBallsPad.fairBall", { who, kind: name, n: bowled })}
+            >
+              {name} {bowled > 0 && <span className="digits">{bowled}</span>}
+            </button>
+          );
+        })}
+      </div>
+    </div>
   );
 }
 

@@ -24,6 +24,15 @@ public record Bowling(List<Judged> deliveries, int halfScores) {
         FOOT
     }
 
+    /** The kinds of a fair ball, in the order in which pads offer them; a hit's number is its place in it, from 1. */
+    public enum FairKind {
+        SAFE,
+        DROPPING,
+        RISING,
+        QUICK,
+        SPUN
+    }
+
     /** @param halfScore whether this is the second no-ball running to the batter */
     public record Judged(List<NoBall> faults, boolean halfScore) {}
 

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.unrulymarble.core.games.Bowling;
 
 /** What is known of a round beside its score, by its measure. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
@@ -45,8 +46,19 @@ public sealed interface Detail {
     /** Metres of one step. */
     record Steps(double stepM) implements Detail {}
 
-    /** No-balls, and how often two ran to the same batter. */
-    record Bowled(int noBalls, int halfScores) implements Detail {}
+    /**
+     * No-balls, and how often two ran to the same batter.
+     *
+     * @param fair how many of each kind that was told of a fair ball, none of no ball
+     */
+    record Bowled(int noBalls, int halfScores, List<FairBalls> fair) implements Detail {
+        public Bowled {
+            fair = fair == null ? List.of() : List.copyOf(fair);
+        }
+    }
+
+    /** So many fair balls of a kind. */
+    record FairBalls(Bowling.FairKind kind, int n) {}
 
     /**
      * A match, end by end.

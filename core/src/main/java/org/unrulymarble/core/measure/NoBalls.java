@@ -1,6 +1,7 @@
 package org.unrulymarble.core.measure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,23 @@ public record NoBalls(@Nullable Integer n) implements Measure {
         final List<Tap> balls = new ArrayList<>();
         int noBalls;
         int halfScores;
+
+        Detail.Bowled bowled() {
+            return new Detail.Bowled(
+                    noBalls,
+                    halfScores,
+                    Arrays.stream(Bowling.FairKind.values())
+                            .map(kind -> new Detail.FairBalls(kind, (int) balls.stream()
+                                    .filter(tap -> isOf(tap, kind))
+                                    .count()))
+                            .filter(told -> told.n() > 0)
+                            .toList());
+        }
+
+        private static boolean isOf(Tap tap, Bowling.FairKind kind) {
+            return tap instanceof Tap.Hit hit
+                    && Integer.valueOf(kind.ordinal() + 1).equals(hit.number());
+        }
     }
 
     @Override
@@ -64,9 +82,8 @@ public record NoBalls(@Nullable Integer n) implements Measure {
         // Of so many each there is one bowler; whoever shares them has as many as were bowled.
         HitsOfN hits = new HitsOfN(spells.size() == 1 ? n : null);
         Map<String, Scored> out = new LinkedHashMap<>();
-        spells.forEach((who, spell) -> out.put(
-                who,
-                hits.score(spell.balls, missesCounted, 0).with(new Detail.Bowled(spell.noBalls, spell.halfScores))));
+        spells.forEach((who, spell) ->
+                out.put(who, hits.score(spell.balls, missesCounted, 0).with(spell.bowled())));
         return out;
     }
 

@@ -24,7 +24,7 @@ import org.unrulymarble.core.games.Bowling;
 })
 public sealed interface Tap {
 
-    /** @param number the level, ring, spot or ball where the measure asks for one, 0 to 100,000; else null */
+    /** @param number the level, ring, spot, ball or kind of fair ball where the measure asks for one, 0 to 100,000; else null */
     record Hit(@Nullable Integer number) implements Tap {
         public Hit {
             if (number != null) new Checks().range("number", number, 0, 100_000).done();

@@ -184,7 +184,7 @@ public sealed interface KeptGame {
                         new NoBalls(balls),
                         pupil,
                         new Attempt.Counts(fair, fair, noBalls, balls, null),
-                        new Detail.Bowled(noBalls, halfScores),
+                        new Detail.Bowled(noBalls, halfScores, List.of()),
                         List.of()));
             });
             return out;

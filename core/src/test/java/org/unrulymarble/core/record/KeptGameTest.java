@@ -111,10 +111,10 @@ class KeptGameTest {
                 .hasSize(2);
         Attempt ada = of(rounds, "ada");
         assertThat(List.of(ada.hits(), ada.misses(), ada.tries())).containsExactly(1, 1, 2);
-        assertThat(ada.detail()).isEqualTo(new Detail.Bowled(1, 0));
+        assertThat(ada.detail()).isEqualTo(new Detail.Bowled(1, 0, List.of()));
         Attempt bo = of(rounds, "bo");
         assertThat(List.of(bo.hits(), bo.misses(), bo.tries())).containsExactly(1, 1, 2);
-        assertThat(bo.detail()).isEqualTo(new Detail.Bowled(1, 1));
+        assertThat(bo.detail()).isEqualTo(new Detail.Bowled(1, 1, List.of()));
         assertThat(bo.isEvidence()).isTrue();
     }
 

@@ -140,14 +140,15 @@ class RunLogTest {
         tap(10, new Tap.Miss(Bowling.NoBall.ARM));
         tap(11, new Tap.NextBatter());
         tap(12, new Tap.Miss(Bowling.NoBall.ARM));
-        tap(13, new Tap.Hit(null));
+        tap(13, new Tap.Hit(1));
         tap(14, new Tap.Bowls("ada"));
-        tap(15, new Tap.Hit(null));
+        tap(15, new Tap.Hit(5));
 
         assertThat(new RunLog(script(new NoBalls(10))).add(log).fold(LATER).results())
                 .extracting(RoundResult::pupilId, RoundResult::score, RoundResult::misses, RoundResult::detail)
                 .containsExactly(
-                        tuple("ada", 2, 1, new Detail.Bowled(1, 0)), tuple("ben", 1, 3, new Detail.Bowled(3, 1)));
+                        tuple("ada", 2, 1, new Detail.Bowled(1, 0, fair(Bowling.FairKind.SPUN))),
+                        tuple("ben", 1, 3, new Detail.Bowled(3, 1, fair(Bowling.FairKind.SAFE))));
 
         // What the partner told of the one who was asked is the last word on that one alone.
         add(27, new What.Told(WORK, 1, "ada", 3, null));
@@ -164,6 +165,10 @@ class RunLogTest {
     void a_number_that_cannot_be_is_asked_back() {
         refuses(() -> event(new What.Told(WORK, 1, "ada", 11, null)).checkTold(script()), "what.score");
         event(new What.Told(WORK, 1, "ada", 10, null)).checkTold(script());
+    }
+
+    private static List<Detail.FairBalls> fair(Bowling.FairKind kind) {
+        return List.of(new Detail.FairBalls(kind, 1));
     }
 
     private static void refuses(Runnable what, String... fields) {
