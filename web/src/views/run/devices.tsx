@@ -27,7 +27,7 @@ export function Devices({ runId }: { runId: string }) {
     onSuccess: (now) => (now ? client.setQueryData(key, now) : client.invalidateQueries({ queryKey: key })),
   });
   const problem = ask.error ?? (known.isLoadingError ? (known.error as Problem) : null);
-  const { code, untilMs, devices = [], spots = 0 } = known.data ?? {};
+  const { code, untilMs, devices = [], spots = 0, stations = [] } = known.data ?? {};
   return (
     <section aria-labelledby="devices" className="mt-6 border-t border-mist/40 pt-4">
       <h2 id="devices">{t("devices.title")}</h2>
@@ -67,8 +67,9 @@ export function Devices({ runId }: { runId: string }) {
                   key={d.device}
                   device={d}
                   spots={spots}
-                  onMove={(spot) =>
-                    ask.mutate(() => api("put", devicesPath, { params, body: { device: d.device, spot } }))
+                  stations={stations}
+                  onMove={(spot, block) =>
+                    ask.mutate(() => api("put", devicesPath, { params, body: { device: d.device, spot, block } }))
                   }
                 />
               ))}
@@ -89,21 +90,47 @@ export function Devices({ runId }: { runId: string }) {
   );
 }
 
-function DeviceLine({ device, spots, onMove }: { device: Device; spots: number; onMove: (spot: number) => void }) {
+/** Where a device may stand: a spot of what the clock is in, or of one of the stations that are used at once. */
+function placesOf(device: Device, spots: number, stations: RunDevices["stations"]) {
+  const many = (n: number) => Array.from({ length: n }, (_, i) => i + 1);
+  return [
+    ...many(Math.max(spots, device.block === null ? (device.spot ?? 1) : 1)).map((spot) => ({
+      value: `${spot}`,
+      text: t("devices.spot", { n: spot }),
+    })),
+    ...stations.flatMap((station, i) =>
+      many(station.spots).map((spot) => ({
+        value: `${spot}/${station.block}`,
+        text: t("devices.atStation", { station: i + 1, task: station.task ?? "", n: spot }),
+      })),
+    ),
+  ];
+}
+
+function DeviceLine({
+  device,
+  spots,
+  stations,
+  onMove,
+}: {
+  device: Device;
+  spots: number;
+  stations: RunDevices["stations"];
+  onMove: (spot: number, block: number | null) => void;
+}) {
   const percent = device.battery === null ? null : Math.round(100 * device.battery);
-  const most = Math.max(spots, device.spot ?? 1);
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2" data-testid="device">
       <strong className="min-w-20">{t(`devices.${device.kind}`)}</strong>
       {device.kind !== "BOARD" && (
         <Choice
           label={t("devices.spotOf", { device: `${t(`devices.${device.kind}`)} ${device.device}` })}
-          value={String(device.spot ?? 1)}
-          options={Array.from({ length: most }, (_, i) => ({
-            value: String(i + 1),
-            text: t("devices.spot", { n: i + 1 }),
-          }))}
-          onChange={(spot) => onMove(Number(spot))}
+          value={device.block === null ? `${device.spot ?? 1}` : `${device.spot}/${device.block}`}
+          options={placesOf(device, spots, stations)}
+          onChange={(place) => {
+            const [spot, block] = place.split("/");
+            onMove(Number(spot), block === undefined ? null : Number(block));
+          }}
         />
       )}
       <span className={state(device) === "heard" ? "text-mist" : "font-semibold"}>{said(device)}</span>

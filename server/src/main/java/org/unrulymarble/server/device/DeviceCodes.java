@@ -8,11 +8,12 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.unrulymarble.core.run.AtSpot;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.run.RunFeed;
 
-/** The codes by which devices are paired: one a run, another than the wall's, for three hours at most. */
+/** The codes by which devices are paired: one a run, another than the wall's, for three hours at most; and where those were put that came. */
 @Service
 @Transactional
 class DeviceCodes {
@@ -26,12 +27,14 @@ class DeviceCodes {
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private final DeviceCodeRows rows;
+    private final DevicePlaceRows places;
     private final RunFeed runs;
     private final Audit audit;
     private final Clock clock;
 
-    DeviceCodes(DeviceCodeRows rows, RunFeed runs, Audit audit, Clock clock) {
+    DeviceCodes(DeviceCodeRows rows, DevicePlaceRows places, RunFeed runs, Audit audit, Clock clock) {
         this.rows = rows;
+        this.places = places;
         this.runs = runs;
         this.audit = audit;
         this.clock = clock;
@@ -62,6 +65,7 @@ class DeviceCodes {
         runs.mayFeed(runId);
         if (!rows.existsById(runId)) return;
         rows.deleteById(runId);
+        places.deleteByRunId(runId);
         audit.note(SignedIn.now().accountId(), Audit.Kind.DEVICES_CLOSED, runId);
     }
 
@@ -70,6 +74,19 @@ class DeviceCodes {
         return rows.findByCode(code.toUpperCase(Locale.ROOT))
                 .filter(this::isOpen)
                 .map(DeviceCodes::known);
+    }
+
+    void put(UUID runId, String device, AtSpot.Place place) {
+        runs.mayFeed(runId);
+        places.save(new DevicePlaceRow(runId, device, place));
+    }
+
+    /** Where somebody put a device, or null. */
+    @Transactional(readOnly = true)
+    AtSpot.Place placeOf(UUID runId, String device) {
+        return places.findById(new DevicePlaceRow.Key(runId, device))
+                .map(DevicePlaceRow::place)
+                .orElse(null);
     }
 
     private boolean isOpen(DeviceCodeRow row) {

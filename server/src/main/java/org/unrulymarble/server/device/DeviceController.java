@@ -1,6 +1,7 @@
 package org.unrulymarble.server.device;
 
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.run.AtSpot;
 
 /** Devices of a run, for whoever runs it. */
 @RestController
@@ -24,10 +26,12 @@ class DeviceController {
         this.devices = devices;
     }
 
-    /** Where one stands. */
-    record DevicePlace(String device, Integer spot) {
+    /** Where one stands. @param block of its station, where several are used at once; null for what the clock is in */
+    record DevicePlace(
+            String device, Integer spot, @Nullable Integer block) {
         DevicePlace {
-            new Checks().text("device", device, 40).range("spot", spot, 1, 400).done();
+            new Checks().text("device", device, 40).done();
+            new AtSpot.Place(spot, block);
         }
     }
 
@@ -45,7 +49,7 @@ class DeviceController {
     /** Moves one to another spot. */
     @PutMapping
     DeviceService.RunDevices move(@PathVariable UUID id, @RequestBody DevicePlace place) {
-        return devices.move(id, place.device(), place.spot());
+        return devices.move(id, place.device(), new AtSpot.Place(place.spot(), place.block()));
     }
 
     /** No device is heard any more. */

@@ -82,7 +82,8 @@ class DeviceLine extends TextWebSocketHandler {
             DevicesHere.close(line, CloseStatus.POLICY_VIOLATION);
             return;
         }
-        DevicesHere.Here device = here.paired(code.get().runId(), hello, line);
+        DevicesHere.Here device =
+                here.paired(code.get().runId(), hello, codes.placeOf(code.get().runId(), hello.device()), line);
         if (device == null) {
             wrong(line, new Refused("device", Fault.Rule.AT_MOST_FIELD, DevicesHere.MOST));
             DevicesHere.close(line, CloseStatus.POLICY_VIOLATION);
@@ -97,14 +98,14 @@ class DeviceLine extends TextWebSocketHandler {
         if (said instanceof DeviceSaid.Alive alive) here.heard(device, alive.battery());
         if (!(said instanceof DeviceSaid.Sign sign)) return;
         here.heard(device, null);
-        if (device.spot() == null) {
+        if (device.place() == null) {
             here.tell(device, new DeviceTold.NotCounted(sign.id(), AtSpot.Why.NOBODY_THERE));
             return;
         }
         Optional<AtSpot.Why> why = runs.hear(
                 who.code().runId(),
                 who.code().accountId(),
-                new RunFeed.Heard(sign.id(), name(device), new AtSpot.Place(device.spot(), null), sign.tap()));
+                new RunFeed.Heard(sign.id(), name(device), device.place(), sign.tap()));
         here.counted(device, why.isEmpty());
         here.tell(
                 device,

@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.run.AtSpot;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.run.RunFeed;
 
@@ -24,8 +27,14 @@ class DeviceService {
     /**
      * @param code null where none is open
      * @param spots the most spots that any task of this run has
+     * @param stations those that are used at the same time, in their order; none in a lesson without circuits
      */
-    record RunDevices(@Nullable String code, @Nullable Long untilMs, int spots, List<DevicesHere.DeviceSeen> devices) {}
+    record RunDevices(
+            @Nullable String code,
+            @Nullable Long untilMs,
+            int spots,
+            List<RunFeed.StationSpots> stations,
+            List<DevicesHere.DeviceSeen> devices) {}
 
     RunDevices see(UUID runId) {
         return devices(runId, codes.open(runId).orElse(null));
@@ -35,9 +44,19 @@ class DeviceService {
         return devices(runId, codes.open(runId).orElseGet(() -> codes.renew(runId)));
     }
 
-    RunDevices move(UUID runId, String device, int spot) {
+    RunDevices move(UUID runId, String device, AtSpot.Place to) {
         DeviceCodes.Known code = codes.open(runId).orElse(null);
-        if (!here.move(runId, device, spot)) throw new NotFound();
+        if (to.block() != null)
+            new Checks()
+                    .that(
+                            runs.stations(runId).stream()
+                                    .anyMatch(s -> s.block() == to.block() && to.spot() <= s.spots()),
+                            "block",
+                            Fault.Rule.UNKNOWN,
+                            String.valueOf(to.block()))
+                    .done();
+        if (!here.move(runId, device, to)) throw new NotFound();
+        codes.put(runId, device, to);
         return devices(runId, code);
     }
 
@@ -51,6 +70,7 @@ class DeviceService {
                 code == null ? null : code.code(),
                 code == null ? null : (Long) code.untilMs(),
                 runs.spots(runId),
+                runs.stations(runId),
                 here.of(runId));
     }
 }

@@ -13,9 +13,10 @@ import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
+import org.unrulymarble.core.run.AtSpot;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The devices of each run: where they stand, how full they are, when they were heard. Forgotten with the server; a device says all of it again. */
+/** The devices of each run: where they stand, how full they are, when they were heard. Forgotten with the server, but for where somebody put them. */
 @Component
 class DevicesHere {
 
@@ -37,6 +38,7 @@ class DevicesHere {
     /**
      * A device on screen.
      *
+     * @param block of the station where it stands, where several are used at once; null for what the clock is in
      * @param battery 0 to 1, or null
      * @param silentSec since it was heard last
      * @param counted signs that count, since it is here
@@ -45,6 +47,7 @@ class DevicesHere {
             String device,
             DeviceKind kind,
             @Nullable Integer spot,
+            @Nullable Integer block,
             @Nullable Double battery,
             long silentSec,
             boolean connected,
@@ -55,15 +58,15 @@ class DevicesHere {
     static final class Here {
         private final DeviceSaid.Hello hello;
         private volatile WebSocketSession line;
-        private volatile Integer spot;
+        private volatile AtSpot.Place place;
         private volatile Double battery;
         private volatile long heardMs;
         private volatile int counted;
         private volatile int notCounted;
 
-        private Here(DeviceSaid.Hello hello) {
+        private Here(DeviceSaid.Hello hello, AtSpot.Place put) {
             this.hello = hello;
-            spot = hello.spot();
+            place = put != null || hello.spot() == null ? put : new AtSpot.Place(hello.spot(), null);
         }
 
         DeviceKind kind() {
@@ -74,16 +77,22 @@ class DevicesHere {
             return hello.device();
         }
 
+        /** Null for a board, and for what was put nowhere. */
+        AtSpot.Place place() {
+            return place;
+        }
+
         Integer spot() {
-            return spot;
+            AtSpot.Place at = place;
+            return at == null ? null : at.spot();
         }
     }
 
-    /** Null where the run has as many as it may have. */
-    Here paired(UUID runId, DeviceSaid.Hello hello, WebSocketSession line) {
+    /** Null where the run has as many as it may have. @param put where somebody put it before, or null */
+    Here paired(UUID runId, DeviceSaid.Hello hello, AtSpot.Place put, WebSocketSession line) {
         Map<String, Here> all = runs.computeIfAbsent(runId, id -> new ConcurrentHashMap<>());
         if (!all.containsKey(hello.device()) && all.size() >= MOST) return null;
-        Here here = all.computeIfAbsent(hello.device(), id -> new Here(hello));
+        Here here = all.computeIfAbsent(hello.device(), id -> new Here(hello, put));
         WebSocketSession before = here.line;
         here.line = new ConcurrentWebSocketSessionDecorator(line, SEND_MS, SEND_BYTES);
         heard(here, hello.battery());
@@ -112,7 +121,8 @@ class DevicesHere {
                 .map(h -> new DeviceSeen(
                         h.device(),
                         h.kind(),
-                        h.spot,
+                        h.spot(),
+                        h.place == null ? null : h.place.block(),
                         h.battery,
                         Math.max(0, (clock.millis() - h.heardMs) / 1000),
                         h.line != null,
@@ -124,11 +134,11 @@ class DevicesHere {
     }
 
     /** @return whether there is such a device */
-    boolean move(UUID runId, String device, int spot) {
+    boolean move(UUID runId, String device, AtSpot.Place to) {
         Here here = runs.getOrDefault(runId, Map.of()).get(device);
         if (here == null) return false;
-        here.spot = spot;
-        tell(here, new DeviceTold.Place(spot));
+        here.place = to;
+        tell(here, new DeviceTold.Place(to.spot()));
         return true;
     }
 

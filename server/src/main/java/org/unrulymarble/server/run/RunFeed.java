@@ -1,9 +1,11 @@
 package org.unrulymarble.server.run;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.ladder.Ladder;
@@ -75,8 +77,36 @@ public class RunFeed {
 
     /** The most spots that any turn of the run has. */
     public int spots(UUID runId) {
-        return sheets.of(runId).script().blocks().stream()
-                .flatMap(b -> b.turns().stream())
+        return spots(sheets.of(runId).script().blocks().stream());
+    }
+
+    /** A station beside others. @param block in the run's script @param task the ladder's name */
+    public record StationSpots(int block, String task, int spots) {}
+
+    /** Stations that are used at the same time, in their order. */
+    public List<StationSpots> stations(UUID runId) {
+        RunSheets.Sheet sheet = sheets.of(runId);
+        RunScript script = sheet.script();
+        List<StationSpots> out = new ArrayList<>();
+        for (RunScript.ScriptCircuit circuit : script.circuits())
+            for (int k = 0; k < circuit.stations(); k++) {
+                RunScript.ScriptBlock block = script.blocks().get(circuit.firstBlock() + k);
+                out.add(new StationSpots(
+                        circuit.firstBlock() + k, nameOf(sheet, block.ladderId()), spots(Stream.of(block))));
+            }
+        return out;
+    }
+
+    private static String nameOf(RunSheets.Sheet sheet, String ladderId) {
+        return sheet.ladders().stream()
+                .filter(l -> l.id().equals(ladderId))
+                .map(Ladder::name)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static int spots(Stream<RunScript.ScriptBlock> blocks) {
+        return blocks.flatMap(b -> b.turns().stream())
                 .flatMap(t -> t.crews().stream())
                 .mapToInt(c -> c.spot() + 1)
                 .max()
@@ -89,12 +119,6 @@ public class RunFeed {
         if (!heads.existsById(runId)) throw new NotFound();
         RunSheets.Sheet sheet = sheets.of(runId);
         BySpot now = BySpot.of(sheet.script(), new RunLog(sheet.script()).add(runs.log(runId)), clock.millis());
-        return new Now(
-                now,
-                sheet.ladders().stream()
-                        .filter(l -> l.id().equals(now.ladderId()))
-                        .map(Ladder::name)
-                        .findFirst()
-                        .orElse(null));
+        return new Now(now, nameOf(sheet, now.ladderId()));
     }
 }

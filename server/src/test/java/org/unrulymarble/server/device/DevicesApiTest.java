@@ -30,6 +30,9 @@ class DevicesApiTest {
     private DeviceLine line;
 
     @Autowired
+    private DevicesHere here;
+
+    @Autowired
     private Clock clock;
 
     private final List<String> told = Collections.synchronizedList(new ArrayList<>());
@@ -124,6 +127,28 @@ class DevicesApiTest {
         assertThat(api.get(devices()).body().get("code").isNull()).isTrue();
         say(hello(code, 1));
         assertThat(told).anyMatch(t -> t.contains("\"wrong\""));
+    }
+
+    /** As a tablet that was switched off, or a server that was started anew: what is known in memory is gone. */
+    @Test
+    void where_somebody_put_a_device_it_stands_again_when_it_comes_back() throws Exception {
+        say(hello(code, 2));
+        assertThat(api.put(devices(), "{\"device\":\"pad-7\",\"spot\":3}").status())
+                .isEqualTo(200);
+        here.closeAll(UUID.fromString(id()));
+        told.clear();
+        say(hello(code, 2));
+        assertThat(told.get(0)).contains("\"welcome\"").contains("\"spot\":3");
+
+        // There is no station beside others in this lesson.
+        assertThat(api.put(devices(), "{\"device\":\"pad-7\",\"spot\":1,\"block\":1}")
+                        .badFields())
+                .containsExactly("block");
+        api.delete(devices());
+        code = api.post(devices(), "").body().get("code").stringValue();
+        told.clear();
+        say(hello(code, 2));
+        assertThat(told.get(0)).contains("\"spot\":2");
     }
 
     @Test
