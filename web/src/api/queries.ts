@@ -106,6 +106,10 @@ export const handOvers = (lessonId: string) =>
     queryFn: () => api("get", "/api/lessons/{id}/hand-overs", { params: { path: { id: lessonId } } }),
   });
 
+export const classesElsewhere = queryOptions({
+  queryKey: ["classes", "elsewhere"],
+  queryFn: () => api("get", "/api/classes/elsewhere"),
+});
 export const colleagues = queryOptions({
   queryKey: ["people", "colleagues"],
   queryFn: () => api("get", "/api/people/colleagues"),

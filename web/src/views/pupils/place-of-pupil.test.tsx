@@ -1,8 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, expect, it, vi } from "vitest";
 import type { PupilRecord, SchoolClass } from "../../api/types";
 import { ChosenClass } from "../../chosen-class";
+import { sentTo, serve } from "../../test-page";
 import { PlaceOfPupil } from "./place-of-pupil";
 
 const teal = { id: "c1", name: "Team Teal", mayChange: true, left: [] } as unknown as SchoolClass;
@@ -21,11 +23,13 @@ function server(answer = new Response(null, { status: 204 })) {
 
 function shown(all: SchoolClass[]) {
   render(
-    <QueryClientProvider client={new QueryClient()}>
-      <ChosenClass value={{ chosen: all[0], all, choose: () => {} }}>
-        <PlaceOfPupil record={record} />
-      </ChosenClass>
-    </QueryClientProvider>,
+    <MemoryRouter>
+      <QueryClientProvider client={new QueryClient()}>
+        <ChosenClass value={{ chosen: all[0], all, choose: () => {} }}>
+          <PlaceOfPupil record={record} />
+        </ChosenClass>
+      </QueryClientProvider>
+    </MemoryRouter>,
   );
 }
 
@@ -50,6 +54,18 @@ it("lets a pupil leave and come back", async () => {
   expect(screen.getByText(/Pip left Team Teal on/)).toBeInTheDocument();
   fireEvent.click(screen.getByRole("button", { name: "Back in Team Teal" }));
   await vi.waitFor(() => expect(sent[1]?.[1]).toEqual({ classId: "c1", here: true }));
+});
+
+it("gives a pupil to a class of a colleague, who is named", async () => {
+  const sent = serve({
+    "GET /api/classes/elsewhere": [{ classId: "c9", name: "Kestrel 5", teacher: "Mr Brambell" }],
+    "PUT /api/pupils/p1/place": "204",
+  });
+  shown([teal]);
+  fireEvent.click(screen.getByRole("button", { name: "To a colleague's class" }));
+  expect(await screen.findByRole("combobox", { name: "Class" })).toHaveTextContent("Kestrel 5, Mr Brambell");
+  fireEvent.click(screen.getByRole("button", { name: "Give Pip to Kestrel 5" }));
+  await vi.waitFor(() => expect(sentTo(sent, "PUT /api/pupils/p1/place")).toEqual([{ classId: "c9", here: true }]));
 });
 
 it("says why it was not done", async () => {

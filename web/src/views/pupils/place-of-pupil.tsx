@@ -6,6 +6,7 @@ import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { GivePupil } from "./give-pupil";
 import { Refused, useSend } from "./use-send";
 
 const t = texts("pupils");
@@ -57,6 +58,7 @@ export function PlaceOfPupil({ record }: { record: PupilRecord }) {
             </button>
           </>
         )}
+        <GivePupil record={record} />
         <button type="button" className="btn btn-small" onClick={() => put(record.classId, !!left)}>
           {left ? t("place.back", { className: record.className }) : t("place.leave", { className: record.className })}
         </button>

@@ -39,6 +39,7 @@ class RoutesApiTest {
             "/api/kit",
             "/api/routines",
             "/api/classes/list",
+            "/api/classes/elsewhere",
             "/api/beginning",
             "/api/spaces");
 

@@ -147,9 +147,34 @@ class SchoolYearApiTest {
         assertThat(api.get("/api/pupils/" + pupil + "/record").status()).isEqualTo(404);
         api.as("brambell");
         assertThat(rounds()).isEqualTo(1);
-        assertThat(put(to, true).status())
-                .as("into a class that is not one's own")
+        assertThat(put(to, false).status())
+                .as("left a class that is not one's own")
                 .isEqualTo(404);
+    }
+
+    @Test
+    void a_pupil_goes_to_a_colleagues_class_with_the_record_and_is_not_seen_here_any_more() {
+        ranAndFinished();
+        api.as("brambell");
+        String there = newClass("Ash");
+        assertThat(put(there, true).status()).as("a pupil of somebody else's").isEqualTo(404);
+        api.as("okafor");
+        JsonNode elsewhere = api.get("/api/classes/elsewhere").body();
+        assertThat(elsewhere.valueStream().map(c -> c.get("classId").stringValue()))
+                .contains(there)
+                .doesNotContain(from, to);
+        assertThat(elsewhere.toString()).contains("Mr Brambell").doesNotContain("Ash");
+
+        assertThat(put(there, true).status()).isEqualTo(204);
+
+        assertThat(names(from)).isEmpty();
+        assertThat(api.get("/api/pupils/" + pupil + "/record").status()).isEqualTo(404);
+        assertThat(put(from, true).status()).isEqualTo(404);
+        api.as("brambell");
+        assertThat(names(there)).containsExactly("Ash", "Pip");
+        assertThat(rounds()).isEqualTo(1);
+        api.as("helper");
+        assertThat(api.get("/api/classes/elsewhere").body()).isEmpty();
     }
 
     @Test

@@ -52,7 +52,7 @@ public class ClassAccess {
                 .filter(c -> c.taughtBy(me) || c.helpedBy(me));
     }
 
-    /** A class of which the asker was lent a lesson: whoever calls has made sure of that. */
+    /** A class of which the asker was lent a lesson, or that is given a pupil: whoever calls has made sure of that. */
     public SchoolClass lent(UUID classId) {
         return classes.findById(classId).orElseThrow(NotFound::new);
     }

@@ -38,6 +38,12 @@ class ClassController {
         return classes.all();
     }
 
+    /** Classes of colleagues, by name only: a pupil may be given to one. */
+    @GetMapping("/elsewhere")
+    List<SchoolYear.ClassElsewhere> elsewhere() {
+        return year.elsewhere();
+    }
+
     /** @param meanings of the columns as somebody said, or null: found out */
     record ListText(String text, @Nullable List<ClassList.Meaning> meanings) {
         ListText {

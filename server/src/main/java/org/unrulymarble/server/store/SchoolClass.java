@@ -111,6 +111,10 @@ public class SchoolClass {
         helperIds.remove(accountId);
     }
 
+    UUID teacherId() {
+        return teacherId;
+    }
+
     boolean taughtBy(UUID accountId) {
         return teacherId.equals(accountId);
     }

@@ -6,10 +6,13 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
@@ -19,6 +22,7 @@ import org.unrulymarble.server.account.AccountService;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.audit.Audit;
 import org.unrulymarble.server.platform.Moved;
+import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 
 /** Who is in which class, from one school year to the next: pupils change class, leave and come back with all that is recorded of them; a class gets another teacher. */
@@ -68,11 +72,29 @@ class SchoolYear {
         }
     }
 
-    /** Puts a pupil where the asker says: into another class of the asker's, out of the class, or back into it. */
+    /** A class of another teacher: its name, and whose it is. */
+    record ClassElsewhere(UUID classId, String name, String teacher) {}
+
+    /** Classes of other teachers that a pupil may be given to; none for helpers. */
+    @Transactional(readOnly = true)
+    List<ClassElsewhere> elsewhere() {
+        if (!SignedIn.now().teaches()) return List.of();
+        Map<UUID, String> teachers = accounts.colleagues().stream()
+                .filter(AccountService.Colleague::teaches)
+                .collect(Collectors.toMap(AccountService.Colleague::id, AccountService.Colleague::displayName));
+        return classes.findAll(Sort.by("name")).stream()
+                .filter(c -> teachers.containsKey(c.teacherId()))
+                .map(c -> new ClassElsewhere(c.id(), c.name(), teachers.get(c.teacherId())))
+                .toList();
+    }
+
+    /** Puts a pupil where the asker says: into another class, also one of another teacher's; out of the class, or back into it. */
     void put(UUID pupilId, PupilPlace place) {
         Pupil pupil = access.pupil(pupilId);
         SchoolClass from = access.teach(pupil.schoolClass().id());
-        SchoolClass to = access.teach(place.classId());
+        boolean given =
+                place.here() && elsewhere().stream().anyMatch(c -> c.classId().equals(place.classId()));
+        SchoolClass to = given ? access.lent(place.classId()) : access.teach(place.classId());
         boolean comes = place.here() && (!pupil.isHere() || !to.id().equals(from.id()));
         new Checks()
                 .that(
@@ -91,9 +113,10 @@ class SchoolYear {
             audit.note(SignedIn.now().accountId(), Audit.Kind.PUPIL_MOVED, pupilId + " " + to.id());
             classes.move(pupilId, to, to.nextPlace());
             rooms.forEach(room -> room.move(pupilId, from.id(), to.id()));
-            pupil = access.pupil(pupilId);
+            pupil = classes.pupil(pupilId).orElseThrow(NotFound::new);
             pupil.comesFrom(from.id());
         }
+        if (given) events.publishEvent(new AccessChanged(SignedIn.now().accountId()));
         if (place.here() == pupil.isHere()) return;
         pupil.leave(place.here() ? null : LocalDate.now(clock));
         audit.note(SignedIn.now().accountId(), place.here() ? Audit.Kind.PUPIL_BACK : Audit.Kind.PUPIL_LEFT, pupilId);
