@@ -14,7 +14,30 @@ public record Planning(
         List<ReactionByAge> reactions,
         List<SlalomLevel> slalomLevels,
         Usual usual,
+        CoursePaces coursePaces,
         Thresholds thresholds) {
+
+    /** How quickly a course can be gone that is drawn, for children of eight to thirteen in small rooms. */
+    public record CoursePaces(CoursePace withBall, CoursePace free) {
+
+        /** Where a school's own file says nothing. */
+        static final CoursePaces USUAL = new CoursePaces(null, null);
+
+        public CoursePaces {
+            withBall = withBall == null ? new CoursePace(1.2, 1.0) : withBall;
+            free = free == null ? new CoursePace(2.2, 0.5) : free;
+        }
+    }
+
+    /** m/s on the straight, and seconds for a quarter turn. */
+    public record CoursePace(Double straightMs, Double quarterTurnSec) {
+        public CoursePace {
+            new Checks()
+                    .range("straightMs", straightMs, 0.1, 10)
+                    .range("quarterTurnSec", quarterTurnSec, 0, 10)
+                    .done();
+        }
+    }
 
     /**
      * A kind of ball.
@@ -216,6 +239,7 @@ public record Planning(
 
     public Planning {
         thresholds = thresholds == null ? Thresholds.USUAL : thresholds;
+        coursePaces = coursePaces == null ? CoursePaces.USUAL : coursePaces;
         new Checks()
                 .entries("balls", balls, 1, 60)
                 .entries("nets", nets, 1, 60)

@@ -13,13 +13,6 @@ import org.unrulymarble.core.check.Rounding;
  */
 public record Course(List<Marker> markers, Boolean back) {
 
-    /** Our own values for children of eight to thirteen in small rooms: m/s on the straight, and seconds for a quarter turn. */
-    private static final double BALL_MS = 1.2;
-
-    private static final double FREE_MS = 2.2;
-    private static final double BALL_QUARTER_SEC = 1.0;
-    private static final double FREE_QUARTER_SEC = 0.5;
-
     private static final double BODY_M = 0.5;
 
     /** Where it lies, from a corner of the course's own floor: along it and across it, 0 to 50 m, kept to centimetres. */
@@ -76,12 +69,13 @@ public record Course(List<Marker> markers, Boolean back) {
     }
 
     /**
-     * A fair time in whole seconds: the way at a pace that can be kept, and a second for each quarter turn with a ball, half a second without. Source:
-     * our own planning values, to be bettered by one's own first time.
+     * A fair time in whole seconds: the way at a pace that can be kept, and so long for each quarter turn. Source: our own planning values, to be
+     * bettered by one's own first time.
+     *
+     * @param straightMs m/s, above 0
      */
-    public int fairSec(boolean ball) {
-        double sec = lengthM() / (ball ? BALL_MS : FREE_MS)
-                + turnedDeg() / 90 * (ball ? BALL_QUARTER_SEC : FREE_QUARTER_SEC);
+    public int fairSec(double straightMs, double quarterTurnSec) {
+        double sec = lengthM() / straightMs + turnedDeg() / 90 * quarterTurnSec;
         return Math.max(1, Rounding.ceil(sec));
     }
 

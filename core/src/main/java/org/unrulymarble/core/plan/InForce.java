@@ -2,6 +2,7 @@ package org.unrulymarble.core.plan;
 
 import java.util.List;
 import java.util.Set;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Figures;
@@ -98,7 +99,10 @@ final class InForce {
     }
 
     static int fairSec(Placed p, Rung rung, Course course) {
-        return course.fairSec(hasBall(p.ladder(), rung));
+        Planning.CoursePace pace = hasBall(p.ladder(), rung)
+                ? p.coursePaces().withBall()
+                : p.coursePaces().free();
+        return course.fairSec(pace.straightMs(), pace.quarterTurnSec());
     }
 
     /** Where it is done from. */

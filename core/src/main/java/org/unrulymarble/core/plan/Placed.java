@@ -10,6 +10,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.clock.Dose;
 import org.unrulymarble.core.clock.Timing;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
@@ -51,7 +52,8 @@ public record Placed(
         boolean mixed,
         int pupils,
         int others,
-        Station station) {
+        Station station,
+        Planning.CoursePaces coursePaces) {
 
     private static final int MOST_TURNS = 60;
 
@@ -76,7 +78,20 @@ public record Placed(
         int pupils = atHome ? 1 : asked.members(setting.pupils()).size();
         int others = atHome ? 0 : setting.pupils().size() - pupils;
         if (asked.kind() != Block.Kind.TASK)
-            return new Placed(asked, null, null, null, null, null, 1, List.of(Side.NONE), false, pupils, others, null);
+            return new Placed(
+                    asked,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    1,
+                    List.of(Side.NONE),
+                    false,
+                    pupils,
+                    others,
+                    null,
+                    setting.planning().coursePaces());
         Block block = backwards(asked, lesson);
         Ladder ladder = known(setting.catalogue(), "", block.ladderId()).withHelpers(block.helpers());
         Rung rung = known(ladder, "", block.rungId());
@@ -115,7 +130,8 @@ public record Placed(
                 mixed,
                 pupils,
                 others,
-                null);
+                null,
+                setting.planning().coursePaces());
     }
 
     /** A visit has so many rounds for the whole group; where it takes turns, each pupil works in their share of them. */
@@ -152,7 +168,8 @@ public record Placed(
                 mixed,
                 station.pupils(),
                 0,
-                station);
+                station,
+                setting.planning().coursePaces());
     }
 
     /** A block that goes backwards has the ladder and rung of the one that it reverses. */

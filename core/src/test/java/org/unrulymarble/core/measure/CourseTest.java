@@ -27,8 +27,8 @@ class CourseTest {
         assertThat(square.lengthM()).isEqualTo(8, CLOSE);
         assertThat(square.turnedDeg()).isEqualTo(270, CLOSE);
         // 8 / 1.2 + 3 = 9.7 with a ball, 8 / 2.2 + 1.5 = 5.1 without.
-        assertThat(square.fairSec(true)).isEqualTo(10);
-        assertThat(square.fairSec(false)).isEqualTo(6);
+        assertThat(square.fairSec(1.2, 1.0)).isEqualTo(10);
+        assertThat(square.fairSec(2.2, 0.5)).isEqualTo(6);
 
         Course line = course(true, 0, 1, 5, 1);
         assertThat(line.lengthM()).isEqualTo(10, CLOSE);

@@ -101,6 +101,8 @@ class ScoredOtherwiseTest {
 
         BlockPlan plan = LessonPlan.of(drawn, SETTING).blocks().get(0);
         assertThat(plan.course().lengthM()).isEqualTo(12);
+        // 12 m with 233 degrees of turning, a ball led: at 1.2 m/s and 1 s a quarter turn.
+        assertThat(plan.course().fairSec()).isEqualTo(13);
         assertThat(plan.gate()).isEqualTo(new Gate.Reach(plan.course().fairSec()));
         assertThat(plan.words().task())
                 .endsWith("The course is drawn: 3 markers, 12 m; the first time is the one to beat.");

@@ -27,6 +27,12 @@ class PlanningFileTest {
         Files.writeString(data.resolve(PlanningFile.OWN), text.replace("clapSec: 0.28", "clapSec: 0.35"));
         assertThat(planning().usual().clapSec()).isEqualTo(0.35);
 
+        // A school's file from before courses could be drawn says nothing of them.
+        Files.writeString(data.resolve(PlanningFile.OWN), text.replaceAll("(?m)^coursePaces:(\n .*)+", ""));
+        assertThat(planning().coursePaces().withBall().straightMs()).isEqualTo(1.2);
+        Files.writeString(data.resolve(PlanningFile.OWN), text.replace("straightMs: 1.2", "straightMs: 2.4"));
+        assertThat(planning().coursePaces().withBall().straightMs()).isEqualTo(2.4);
+
         Files.writeString(data.resolve(PlanningFile.OWN), text.replace("clapSec: 0.28", "clapSec: -1"));
         assertThatThrownBy(this::planning)
                 .isInstanceOf(IllegalStateException.class)
