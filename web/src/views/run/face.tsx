@@ -1,4 +1,5 @@
 import type { Run, RunScript, Segment } from "../../api/types";
+import { CourseDrawing } from "../../room/course";
 import { FamilyGlyph } from "../../ui/marble";
 import { blockKind, caution, clock, count, modifier, sideCall, timeAbout } from "../../words";
 import { texts } from "../../words/texts";
@@ -96,6 +97,14 @@ export function Face({
         {rung?.task} {block?.reps ? `Done early: ${rung?.harder}` : ""}
       </p>
       {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
+      {block?.calls?.lie && segment.kind !== "WORK" && (
+        <CourseDrawing
+          course={{ markers: block.calls.lie, back: false }}
+          words={block.calls.lie.map((m) => m.word)}
+          night
+          high={150}
+        />
+      )}
       {segment.kind === "EXPLAIN" || segment.kind === "SETUP" ? (
         <p className="mt-1 text-mist">
           {ladder?.roles.map((r) => `${r.name}: ${r.line}`).join(" ")} {t("face.takeCare")}{" "}

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from "react-router";
 import { api, Problem } from "../../api/client";
 import type { RunEvent, ScriptCircuit, Segment, WallFace } from "../../api/types";
 import { Lane } from "../../lane/lane";
+import { CourseDrawing } from "../../room/course";
 import { Loading } from "../../ui/states";
 import { useOnDevice } from "../../ui/use-on-device";
 import { clock, sideCall } from "../../words";
@@ -210,6 +211,14 @@ function Face({
             </p>
           )}
           {called && <CalledWord {...called} huge />}
+          {block?.calls?.lie && (segment.kind === "EXPLAIN" || segment.kind === "SETUP") && (
+            <CourseDrawing
+              course={{ markers: block.calls.lie, back: false }}
+              words={block.calls.lie.map((m) => m.word)}
+              night
+              high={260}
+            />
+          )}
           {ladder && !called && (!moving || segment.kind === "EXPLAIN") && (
             <p className="mt-3 text-[clamp(1.2rem,2.95vw,3.4rem)] leading-tight">{ladder.cues.join(" · ")}</p>
           )}

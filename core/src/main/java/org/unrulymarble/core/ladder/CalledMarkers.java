@@ -1,6 +1,7 @@
 package org.unrulymarble.core.ladder;
 
 import java.util.List;
+import java.util.Map;
 import org.unrulymarble.core.check.Checks;
 
 /**
@@ -45,6 +46,17 @@ public record CalledMarkers(List<CalledMarker> markers, Double everySec) {
     /** What is called, each word once: whoever hears it goes to any marker of that word. */
     public List<String> words() {
         return markers.stream().map(CalledMarker::word).distinct().toList();
+    }
+
+    /** How they lie, in a few words: results compare where these are the same. */
+    public String told() {
+        return Message.ours(
+                "laid",
+                Map.of(
+                        "n", markers.size(),
+                        "alongM", spread(markers.stream().map(CalledMarker::xM).toList()),
+                        "acrossM", spread(markers.stream().map(CalledMarker::yM).toList()),
+                        "everySec", everySec));
     }
 
     /** The floor from the outermost marker to the other, and a body on either side. */

@@ -28,7 +28,8 @@ final class Caller {
             return called(SIDES, sideSec(p.rung()), p);
         if (InForce.measure(p, p.rung()) instanceof KeepAll keep) return numbers(keep, p);
         if (p.block().called() != null)
-            return called(p.block().called().words(), p.block().called().everySec(), p);
+            return called(p.block().called().words(), p.block().called().everySec(), p)
+                    .at(p.block().called());
         RandomCalls called = p.rung().calls();
         return called == null ? null : called(called.words(), called.everySec(), p);
     }
@@ -40,7 +41,8 @@ final class Caller {
                 calls.stream().map(Routine.Call::said).toList(),
                 0,
                 IntStream.range(0, calls.size()).boxed().toList(),
-                calls.stream().map(Routine.Call::atSec).toList());
+                calls.stream().map(Routine.Call::atSec).toList(),
+                null);
     }
 
     /** The rung's own pace of calls, else one try after the other; nobody hears more than one word a second. */

@@ -84,6 +84,13 @@ final class InForce {
         return other != null && rung.measure().mayBeScoredAs(other) ? other : rung.measure();
     }
 
+    /** What is aimed at or run to, where the block says so; null for the rung's. */
+    static String target(Placed p) {
+        if (p.block().target() != null || p.block().called() == null)
+            return p.block().target();
+        return p.block().called().told();
+    }
+
     /** The measure that the record keeps beside a result, since it compares only with its like; null where it is the rung's. */
     static Measure otherMeasure(Placed p, Rung rung) {
         Measure asked = asked(p, rung);

@@ -85,11 +85,11 @@ public final class ScriptWriter {
                 block.helpers() == null ? List.of() : p.ladder().roles());
     }
 
-    /** What the record keeps beside a result: the rung's own distance is none of it. */
+    /** What the record keeps beside a result: the rung's own distance is none of it; how called markers lay is, as another target would be. */
     private static RunScript.Otherwise otherwise(Placed p) {
         Double standM = p.block().standM();
         boolean own = p.isTask() && standM != null && standM.equals(p.rung().standM());
-        return new RunScript.Otherwise(own ? null : standM, p.block().target());
+        return new RunScript.Otherwise(own ? null : standM, InForce.target(p));
     }
 
     /** As the ladder calls it; where the block is played with other kinds, those by their names. */

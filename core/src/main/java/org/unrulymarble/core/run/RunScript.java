@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.Segment;
+import org.unrulymarble.core.ladder.CalledMarkers;
+import org.unrulymarble.core.ladder.CalledMarkers.CalledMarker;
 import org.unrulymarble.core.ladder.Manner;
 import org.unrulymarble.core.ladder.Modifier;
 import org.unrulymarble.core.ladder.Role;
@@ -214,20 +216,27 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      * @param everySec from a round's start on; 0 where the next is called when the one before is done
      * @param atSec when each word of the order is called, in seconds from its round's start; null where they come evenly
      * @param order which of the words is called; the next round goes on where one ended
+     * @param lie where the markers lie whose words these are, if the lesson lays its own; else null
      */
     public record Called(
             List<String> words,
             double everySec,
             List<Integer> order,
-            @Nullable List<Integer> atSec) {
+            @Nullable List<Integer> atSec,
+            @Nullable List<CalledMarker> lie) {
 
-        /** Evenly. */
+        /** Evenly, and nothing lies anywhere. */
         public Called(List<String> words, double everySec, List<Integer> order) {
-            this(words, everySec, order, null);
+            this(words, everySec, order, null, null);
+        }
+
+        public Called at(CalledMarkers markers) {
+            return new Called(words, everySec, order, atSec, markers.markers());
         }
 
         public Called {
             atSec = atSec == null ? null : List.copyOf(atSec);
+            lie = lie == null ? null : List.copyOf(lie);
             words = List.copyOf(words);
             order = List.copyOf(order);
         }

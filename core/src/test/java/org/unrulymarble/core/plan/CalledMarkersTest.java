@@ -44,6 +44,19 @@ class CalledMarkersTest {
                 .startsWith("Stand in the middle of 5 markers and dribble.");
         assertThat(called.words()).containsExactly("red", "white", "blue");
         assertThat(called.everySec()).isEqualTo(6);
+        assertThat(called.lie()).isEqualTo(FIVE.markers());
+        // A result on these markers is none on others.
+        assertThat(ScriptWriter.write(lesson, setting)
+                        .blocks()
+                        .get(0)
+                        .otherwise()
+                        .target())
+                .isEqualTo("5 markers within 5 by 4 m, a call every 6 s");
+        RunScript.ScriptBlock asRung = ScriptWriter.write(lesson(RUN.rungs().get(0), null), setting)
+                .blocks()
+                .get(0);
+        assertThat(asRung.calls().lie()).isNull();
+        assertThat(asRung.otherwise().target()).isNull();
         assertThat(called.order()).contains(0, 1, 2).allMatch(word -> word < 3);
         assertThat(KitNeed.of(placed).stream()
                         .filter(n -> n.label().equals("markers"))
