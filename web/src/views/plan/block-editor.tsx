@@ -9,6 +9,7 @@ import { texts } from "../../words/texts";
 import { DoseNumbers, SideChoice } from "./block-dose";
 import { BlockMore } from "./block-more";
 import { Fold } from "./fold";
+import { InsteadOf } from "./instead-of";
 import { SplitFor } from "./split-for";
 
 const t = texts("plan");
@@ -72,6 +73,7 @@ export function BlockEditor(props: Props) {
       </div>
       <div className="flex flex-wrap gap-2">
         <MoveButtons {...props} />
+        <InsteadOf {...props} />
         {!station && <SplitFor {...props} />}
       </div>
     </fieldset>

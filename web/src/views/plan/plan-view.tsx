@@ -16,6 +16,7 @@ import { Figures } from "./figures";
 import { FindingsChip } from "./findings-chip";
 import { Gather } from "./gather";
 import { LessonLine } from "./lesson-line";
+import { LessonOnPage } from "./on-page";
 import { Beside } from "./plan-beside";
 import { ProposeButton, ProposeLesson } from "./propose-lesson";
 import { Rehearse, RehearseButton } from "./rehearse";
@@ -209,23 +210,32 @@ function Blocks({
 }: Parts) {
   return (
     <>
-      <BlockList
-        blocks={blocks}
-        plans={saved.plan.blocks}
-        circuits={atHome ? [] : draft.lesson.circuits}
-        circuitPlans={saved.plan.circuits}
-        catalogue={catalogue}
-        onOffer={onOffer}
-        problem={problem}
-        chosenId={chosenId}
-        onChoose={setChosenId}
-        onChange={setBlocks}
-        onCircuits={(circuits, step) => changeLesson({ ...draft.lesson, circuits }, step)}
-        onEdit={plan.edit}
-        who={saved.who}
-        findings={saved.findings}
-        readOnly={readOnly}
-      />
+      <LessonOnPage
+        value={{
+          id: saved.id,
+          lesson: draft.lesson,
+          totalSec: saved.plan.totalSec,
+          movingShare: saved.plan.movingShare,
+        }}
+      >
+        <BlockList
+          blocks={blocks}
+          plans={saved.plan.blocks}
+          circuits={atHome ? [] : draft.lesson.circuits}
+          circuitPlans={saved.plan.circuits}
+          catalogue={catalogue}
+          onOffer={onOffer}
+          problem={problem}
+          chosenId={chosenId}
+          onChoose={setChosenId}
+          onChange={setBlocks}
+          onCircuits={(circuits, step) => changeLesson({ ...draft.lesson, circuits }, step)}
+          onEdit={plan.edit}
+          who={saved.who}
+          findings={saved.findings}
+          readOnly={readOnly}
+        />
+      </LessonOnPage>
       {!readOnly && (
         <p className="mt-4 flex flex-wrap gap-2">
           <button type="button" className="btn" onClick={() => setAdding(true)} aria-keyshortcuts="n">

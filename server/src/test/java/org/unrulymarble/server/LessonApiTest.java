@@ -90,6 +90,27 @@ class LessonApiTest {
     }
 
     @Test
+    void another_task_is_offered_in_a_ones_place_with_what_it_changes_and_nothing_is_saved() {
+        String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
+        JsonNode before = api.get(sail).body();
+        String ask = "{\"lesson\":%s,\"blockId\":\"%s\",\"alone\":true}";
+        String blockId = before.at("/lesson/blocks/1/id").stringValue();
+
+        JsonNode told = api.post(sail + "/instead", ask.formatted(before.get("lesson"), blockId))
+                .body();
+
+        assertThat(told).isNotEmpty().allSatisfy(to -> {
+            assertThat(to.get("alone").booleanValue()).isTrue();
+            assertThat(to.get("ladderId")).isNotEqualTo(before.at("/lesson/blocks/1/ladderId"));
+            assertThat(to.get("atOnce").intValue()).isPositive();
+        });
+        assertThat(api.get(sail).body()).isEqualTo(before);
+        assertThat(api.post(sail + "/instead", ask.formatted(before.get("lesson"), "nowhere"))
+                        .badFields())
+                .containsExactly("blockId");
+    }
+
+    @Test
     void a_lesson_is_proposed_with_its_reasons_and_nothing_is_saved() {
         String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
         JsonNode before = api.get(sail).body();
@@ -282,6 +303,7 @@ class LessonApiTest {
                 "POST /api/lessons/{lesson}/edited",
                 "POST /api/lessons/{lesson}/proposed",
                 "POST /api/lessons/{lesson}/rehearsed",
+                "POST /api/lessons/{lesson}/instead",
                 "POST /api/lessons/{lesson}/copies",
                 "POST /api/lessons/{lesson}/shifted",
                 "POST /api/lessons/{lesson}/back",
@@ -309,14 +331,18 @@ class LessonApiTest {
                         : path.endsWith("/edited")
                                 ? "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"b1\"}]}"
                                         .formatted(plan())
-                                : path.endsWith("/proposed") || path.endsWith("/rehearsed")
-                                        ? "{\"lesson\":%s%s}"
-                                                .formatted(plan(), path.endsWith("/proposed") ? ",\"wanted\":{}" : "")
-                                        : path.endsWith("/shifted")
-                                                ? "{\"days\":7}"
-                                                : path.contains("/classes/")
-                                                        ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
-                                                        : lesson();
+                                : path.endsWith("/instead")
+                                        ? "{\"lesson\":%s,\"blockId\":\"b1\"}".formatted(plan())
+                                        : path.endsWith("/proposed") || path.endsWith("/rehearsed")
+                                                ? "{\"lesson\":%s%s}"
+                                                        .formatted(
+                                                                plan(),
+                                                                path.endsWith("/proposed") ? ",\"wanted\":{}" : "")
+                                                : path.endsWith("/shifted")
+                                                        ? "{\"days\":7}"
+                                                        : path.contains("/classes/")
+                                                                ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
+                                                                : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 

@@ -169,6 +169,10 @@ class RoutesApiTest {
                 "POST /api/lessons/{id}/rehearsed",
                 "{\"lesson\":%s}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
+        bodies.put(
+                "POST /api/lessons/{id}/instead",
+                "{\"lesson\":%s,\"blockId\":\"x\"}"
+                        .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
         bodies.put("GET /api/lessons/{id}/hand-overs", null);
         bodies.put(
                 "POST /api/lessons/{id}/hand-overs",

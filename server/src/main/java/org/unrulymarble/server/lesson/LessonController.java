@@ -23,6 +23,7 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.edit.Edit;
+import org.unrulymarble.core.plan.findings.Alternative;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
@@ -182,6 +183,28 @@ class LessonController {
     @PostMapping("/{id}/proposed")
     NextLesson proposed(@PathVariable UUID id, @RequestBody Proposed asked) {
         return proposals.propose(id, asked.lesson(), asked.wanted(), asked.soon());
+    }
+
+    /**
+     * @param lesson as it stands on the page, saved or not
+     * @param blockId the task that may go
+     * @param alone true for only what one pupil does without a partner
+     */
+    record InsteadAsked(
+            Lesson lesson, String blockId, @Nullable Boolean alone) {
+        InsteadAsked {
+            new Checks().required("lesson", lesson).text("blockId", blockId, 60).done();
+        }
+    }
+
+    /** What could take a task's place, each with what that would change; nothing is saved. */
+    @PostMapping("/{id}/instead")
+    List<Alternative> instead(@PathVariable UUID id, @RequestBody InsteadAsked asked) {
+        return Alternative.to(
+                asked.blockId(),
+                asked.lesson(),
+                lessons.forProposal(id).setting(),
+                asked.alone() != null && asked.alone());
     }
 
     /** @param lesson as it stands on the page, saved or not */

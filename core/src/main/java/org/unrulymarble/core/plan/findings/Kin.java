@@ -62,7 +62,7 @@ record Kin(Ladder ladder, Rung rung) {
                 + (used.contains(a.id()) ? IN_THE_LESSON_ALREADY : 0);
     }
 
-    private boolean sound(View view, Placed p) {
+    boolean sound(View view, Placed p) {
         Lesson alone = into(p.block().id()).on(view.lesson().withBlocks(List.of(p.block())), view.setting());
         View trial = View.trial(alone, view.setting());
         return trial.placed().get(0).waves() <= Math.max(view.thresholds().wavesMost(), p.waves())
