@@ -137,10 +137,10 @@ function useSpots({
 
   const planned = rungOfSet(block, work.set);
   const main = ladder.rungs.find((r) => r.id === planned);
-  // What is drawn to be pointed at needs half the width.
-  const drawnOn = shown.some((crew) => {
+  // What is drawn to be pointed at, or has rows of words, needs half the width.
+  const wide = shown.some((crew) => {
     const { rung } = of(crew);
-    return rung && viewOf(rung.measure).drawn;
+    return rung && viewOf(rung.measure).wide;
   });
   return {
     round,
@@ -166,7 +166,7 @@ function useSpots({
     workedMs,
     planned,
     main,
-    drawnOn,
+    wide,
   };
 }
 
@@ -222,14 +222,14 @@ function ShownPads({
   workedMs,
   planned,
   main,
-  drawnOn,
+  wide,
 }: Parts) {
   // Helpers stand in the order of the parts that do not work.
   const helpParts = ladder.roles.filter((r) => !r.works).map((r) => r.name);
   return (
     <>
       {shown.length > 0 && (
-        <ul className={`grid gap-3 ${drawnOn ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
+        <ul className={`grid gap-3 ${wide ? "md:grid-cols-2" : "sm:grid-cols-2 lg:grid-cols-3"}`}>
           {shown.map((crew, i) => {
             const { first, rung, taps } = of(crew);
             const told = ladder.rungs.find((r) => r.id === rung?.id) ?? main;

@@ -31,8 +31,8 @@ export type MeasureView<T extends MeasureType> = {
   timed?: boolean;
   /** sides have numbers, not pupils */
   bySide?: boolean;
-  /** drawn to be pointed at: needs half the width */
-  drawn?: boolean;
+  /** drawn to be pointed at, or with rows of words: needs half the width */
+  wide?: boolean;
   /** whether "did all" can be said of everybody at once: a number of things done, not of things that went in */
   allDone?: boolean;
   /** whether it may open by hits in a row, hits of so many, hits in a time */

@@ -14,7 +14,7 @@ export const match: MeasureView<"MATCH"> = {
   ask: () => t("match.ask"),
   most: () => 1000,
   bySide: true,
-  drawn: true,
+  wide: true,
   blank: {
     type: "MATCH",
     ballsPerPlayer: 3,

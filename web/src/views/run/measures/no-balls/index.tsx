@@ -4,6 +4,7 @@ import { NoBallsPad } from "./pad";
 
 export const noBallsKept: MeasureView<"NO_BALLS"> = {
   Pad: NoBallsPad,
+  wide: true,
   key: () => HIT,
   miss: MISS,
   score: (taps) => only(hitsIn(taps)),

@@ -13,7 +13,7 @@ export const rings: MeasureView<"RINGS"> = {
   score: (taps, measure) => only(pointsOf(taps, measure.rings)),
   ask: () => "How many points on the rings?",
   most: () => 100_000,
-  drawn: true,
+  wide: true,
   countsTries: true,
   blank: {
     type: "RINGS",
