@@ -13,11 +13,16 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import tools.jackson.databind.JsonNode;
 
-/** Each of the pieces of work is put together from an empty lesson in a teacher's own words, with every press and key counted. */
+/**
+ * Each of the pieces of work is put together from an empty lesson in a teacher's own words, with every press and key counted; ten of different kinds are
+ * run and recorded, by a class and by one pupil alone.
+ */
 @ExtendWith(OneBrowser.class)
 @Tag("long")
 class PiecesJourneyTest {
@@ -34,6 +39,9 @@ class PiecesJourneyTest {
         browser.at(OneBrowser.server().address());
     }
 
+    /** Of different kinds and measures; boules, rings and the practice at home have journeys of their own. */
+    private static final List<String> PLAYED = List.of("1", "2", "3", "4", "7", "8", "12", "14", "16", "20");
+
     private record Piece(String number, String room, List<String> words, List<String> ladders) {}
 
     @Test
@@ -42,7 +50,7 @@ class PiecesJourneyTest {
             browser.at(own.address());
             browser.signIn("okafor");
             Lessons lessons = new Lessons(browser);
-            String classId = classOfTwelve(lessons);
+            String classId = classOf(lessons, "Twelve", 12);
             SoftAssertions all = new SoftAssertions();
             List<Piece> pieces = pieces();
             assertThat(pieces).hasSize(21);
@@ -53,10 +61,7 @@ class PiecesJourneyTest {
                 Newcomer teacher = new Newcomer(browser);
                 for (int i = 0; i < piece.words().size(); i++)
                     take(teacher, piece.words().get(i), piece.ladders().get(i));
-                List<String> planned = browser.await("the lesson to be saved", d -> {
-                    List<String> ladders = ladders(lessons, lessonId);
-                    return ladders.size() == piece.ladders().size() ? ladders : null;
-                });
+                List<String> planned = saved(lessons, lessonId, piece);
                 all.assertThat(planned).as(piece.number()).containsExactlyElementsOf(piece.ladders());
                 all.assertThat(teacher.presses())
                         .as(piece.number() + ": " + teacher.told())
@@ -68,6 +73,79 @@ class PiecesJourneyTest {
             }
             all.assertAll();
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Ten, 10", "Alone, 1"})
+    void ten_of_different_kinds_are_run_and_recorded(String name, int pupils) throws IOException {
+        try (MarbleServer own = new MarbleServer(true).start()) {
+            browser.at(own.address());
+            browser.signIn("okafor");
+            Lessons lessons = new Lessons(browser);
+            String classId = classOf(lessons, name, pupils);
+            String first =
+                    lessons.get("/api/classes/" + classId).at("/pupils/0/id").stringValue();
+            for (Piece piece : pieces()) {
+                if (!PLAYED.contains(piece.number())) continue;
+                String lessonId = emptyLesson(lessons, classId, piece);
+                browser.open("/plan/" + lessonId);
+                browser.see("[data-testid=figures]");
+                for (int i = 0; i < piece.words().size(); i++)
+                    take(
+                            new Newcomer(browser),
+                            piece.words().get(i),
+                            piece.ladders().get(i));
+                saved(lessons, lessonId, piece);
+
+                String ladderId = playedOnce(new RunPage(browser, lessons), lessonId);
+                assertThat(piece.ladders()).contains(ladderId);
+                JsonNode tried =
+                        lessons.get("/api/pupils/" + first + "/attempts").get(0);
+                assertThat(tried.at("/attempt/ladderId").stringValue())
+                        .as("piece " + piece.number())
+                        .isEqualTo(ladderId);
+                assertThat(tried.at("/attempt/countedBy").stringValue()).isEqualTo("ADULT");
+                browser.open("/pupils/" + first);
+                browser.see("[data-testid=attempts]");
+                browser.seeText(lessons.get("/api/ladders")
+                        .valueStream()
+                        .filter(l -> l.get("id").stringValue().equals(ladderId))
+                        .findFirst()
+                        .orElseThrow()
+                        .get("name")
+                        .stringValue());
+            }
+        }
+    }
+
+    /** Runs the first round that is counted, three things of it on the first pupil's pad. @return whose ladder it was */
+    private String playedOnce(RunPage run, String lessonId) {
+        run.beginAnyhow(lessonId);
+        JsonNode script = run.run().at("/sheet/script");
+        JsonNode round = script.get("segments")
+                .valueStream()
+                .filter(s -> s.get("kind").stringValue().equals("WORK"))
+                .filter(s -> script.at("/blocks/" + s.get("block").intValue() + "/counted")
+                        .booleanValue())
+                .findFirst()
+                .orElseThrow();
+        int block = round.get("block").intValue();
+        run.jumpTo(round.get("index").intValue());
+        browser.await(
+                "the pads of block " + block,
+                d -> browser.shows("section[aria-label=Pads][data-block='" + block + "']"));
+        if (!browser.shows("section[aria-label=Pads] button[aria-pressed=true]")) browser.press("1 Pupil 1");
+        browser.keys("q", "q", "q");
+        run.awaitSent();
+        run.finish();
+        return script.at("/blocks/" + block + "/ladderId").stringValue();
+    }
+
+    private List<String> saved(Lessons lessons, String lessonId, Piece piece) {
+        return browser.await("the lesson to be saved", d -> {
+            List<String> ladders = ladders(lessons, lessonId);
+            return ladders.size() == piece.ladders().size() ? ladders : null;
+        });
     }
 
     /** The next block: asked for by a key, looked for in a few words, taken from the first lines of what is found. */
@@ -98,15 +176,15 @@ class PiecesJourneyTest {
                 .toList();
     }
 
-    private String classOfTwelve(Lessons lessons) {
+    private String classOf(Lessons lessons, String name, int size) {
         String pupils = String.join(
                 ",",
-                IntStream.rangeClosed(1, 12)
+                IntStream.rangeClosed(1, size)
                         .mapToObj(n ->
                                 "{\"details\":{\"firstName\":\"Pupil %d\",\"initial\":\"\",\"birthYear\":2014,\"strongHand\":\"RIGHT\"}}"
                                         .formatted(n))
                         .toList());
-        return made(lessons, "/api/classes", "{\"name\":\"Twelve\",\"pupils\":[%s]}".formatted(pupils));
+        return made(lessons, "/api/classes", "{\"name\":\"%s\",\"pupils\":[%s]}".formatted(name, pupils));
     }
 
     private String emptyLesson(Lessons lessons, String classId, Piece piece) {
