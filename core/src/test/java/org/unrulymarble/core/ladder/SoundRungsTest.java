@@ -2,6 +2,9 @@ package org.unrulymarble.core.ladder;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -64,6 +67,25 @@ class SoundRungsTest {
 
         assertThat(GateChance.within(rung.measure(), gate, pace, pace.share(), sec))
                 .isBetween(LEAST, MOST);
+    }
+
+    @Test
+    void easier_and_harder_are_whole_sentences() throws IOException {
+        String[] lists = Files.readString(Path.of("src/test/resources/ladders/sentences.txt"))
+                .replaceFirst("#.*\n", "")
+                .split("\n\n");
+        Set<String> does = Set.of(lists[0].split("\\s+"));
+        Set<String> isSo = Set.of(lists[1].split("\\s+"));
+        assertThat(rungs().flatMap(of ->
+                        Stream.of(of.rung().easier(), of.rung().harder()).map(said -> of + ": " + said)))
+                .allSatisfy(line -> {
+                    List<String> words = List.of(line.replaceFirst(".*?: ", "").split("[^\\p{L}-]+"));
+                    assertThat(line).endsWith(".");
+                    assertThat(words).hasSizeGreaterThan(1);
+                    assertThat(does.contains(words.get(0)) || words.stream().anyMatch(isSo::contains))
+                            .as(line)
+                            .isTrue();
+                });
     }
 
     @Test
