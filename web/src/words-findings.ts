@@ -168,6 +168,8 @@ const says: Record<Finding["code"], Say> = {
     `About ${Math.round(n(f, "expected"))} of ${n(f, "pupils")} reach ${n(f, "reach")}${f.of ? ` of ${n(f, "of")}` : ""} within ${n(f, "limitSec")} s.${tries(f)}`,
   COUNT_TAKES_LONGER: (f) =>
     `${n(f, "reps")} take half of this class ${clock(n(f, "halfSec"))}; the plan gives ${clock(n(f, "plannedSec"))}.${tries(f)}`,
+  AGE_UNSUITED: (f) =>
+    `Meant for pupils ${f.to ? `of ${n(f, "from")} to ${n(f, "to")}` : `from ${n(f, "from")} years on`}; ${n(f, "others")} of ${n(f, "pupils")} are not.`,
   SEES_LITTLE_BALL: (f, pupils) =>
     `A ball comes at ${n(f, "speedMs")} m/s, and ${names(pupils)} sees little.${f.variant ? ` Here: ${t(f, "variant")}` : ""}`,
   ADAPTATION: (f, pupils) =>

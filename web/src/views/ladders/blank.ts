@@ -79,6 +79,7 @@ export function blankLadder(): Ladder {
     surfaces: ["ANY"],
     noise: "QUIET",
     effort: 2,
+    ages: null,
     counted: true,
     ballOrder: [],
     kit: [],

@@ -212,6 +212,20 @@ function WhatItIs({ ladder, must, set }: Parts) {
           must={must("effort")}
           onChange={(effort) => set({ effort })}
         />
+        <Num
+          label={say("ladderForm.agesFrom")}
+          value={ladder.ages?.from ?? null}
+          must={must("ages.from")}
+          onChange={(from) => set({ ages: from === null ? null : { from, to: ladder.ages?.to ?? null } })}
+        />
+        {ladder.ages && (
+          <Num
+            label={say("ladderForm.agesTo")}
+            value={ladder.ages.to}
+            must={must("ages.to")}
+            onChange={(to) => set({ ages: ladder.ages && { ...ladder.ages, to } })}
+          />
+        )}
       </div>
       <Words
         label={say("ladderForm.sportsWithCommasBetween")}

@@ -106,6 +106,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
           value3: noise[ladder.noise],
           effort: ladder.effort,
         })}
+        {ladder.ages && ` · ${t("ladderView.ages", { from: ladder.ages.from, to: ladder.ages.to ?? "none" })}`}
       </p>
 
       <Steps ladder={ladder} fits={fit?.rungs} chosen={rung.id} onChoose={choose} />

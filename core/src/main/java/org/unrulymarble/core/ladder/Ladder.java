@@ -44,8 +44,15 @@ public record Ladder(
      * @param part where in a lesson it belongs
      * @param effort 1 (hardly any) to 5 (out of breath)
      * @param counted whether a round's result is worth keeping as a rule; a warm-up's is not
+     * @param ages whom it suits, or null where nobody said
      */
-    public record Purpose(Part part, List<String> sports, List<Aspect> aspects, Integer effort, Boolean counted) {
+    public record Purpose(
+            Part part,
+            List<String> sports,
+            List<Aspect> aspects,
+            Integer effort,
+            Boolean counted,
+            @Nullable Ages ages) {
 
         public Purpose {
             part = part == null ? Part.MAIN : part;
@@ -392,6 +399,10 @@ public record Ladder(
 
     public String seated() {
         return adapted.seated();
+    }
+
+    public Ages ages() {
+        return purpose.ages();
     }
 
     public String oneHand() {

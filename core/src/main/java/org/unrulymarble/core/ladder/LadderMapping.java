@@ -96,6 +96,18 @@ final class LadderMapping extends KitMappings.NamingKinds<Ladder> {
                 }
             };
 
+    private static final Mapping<Ages> AGES = new Mapping<>(null, "The ages that it suits.") {
+        private final Entry<Ages, Integer> from =
+                whole("from", Ages::from).range(3, 99).must();
+        private final Entry<Ages, Integer> to =
+                whole("to", Ages::to).range(3, 99).says("Absent where nobody is too old for it.");
+
+        @Override
+        protected Ages from(Fields f) {
+            return new Ages(from.of(f), to.of(f));
+        }
+    };
+
     private final Entry<Ladder, String> id =
             text("id", Ladder::id).upTo(60).must().says("Lasting; results of pupils hang on it.");
     private final Entry<Ladder, Family> family = word("family", Family.class, Ladder::family);
@@ -107,6 +119,7 @@ final class LadderMapping extends KitMappings.NamingKinds<Ladder> {
             texts("sports", 40, Ladder::sports).entries(1, 20).must();
     private final Entry<Ladder, List<Aspect>> aspects =
             words("aspects", Aspect.class, Ladder::aspects).entries(1, 10).must();
+    private final Entry<Ladder, Ages> ages = part("ages", AGES, Ladder::ages);
     private final Entry<Ladder, List<Role>> roles =
             parts("roles", ROLE, Ladder::roles).entries(1, 6).must().says("Who is at a spot; the first one works.");
     private final Entry<Ladder, Footprint> footprint =
@@ -193,7 +206,8 @@ final class LadderMapping extends KitMappings.NamingKinds<Ladder> {
                 id.of(f),
                 f.has("family") ? family.of(f) : familyOfFile(f),
                 name.of(f),
-                new Ladder.Purpose(part.of(f), sports.of(f), aspects.of(f), effort.of(f), counted.of(f, true)),
+                new Ladder.Purpose(
+                        part.of(f), sports.of(f), aspects.of(f), effort.of(f), counted.of(f, true), ages.of(f)),
                 roles.of(f),
                 new Ladder.Room(footprint.of(f), surfaces.of(f), noise.of(f), net.of(f)),
                 new Ladder.Equipment(ballOrder.of(f), kit.of(f), gear.of(f)),

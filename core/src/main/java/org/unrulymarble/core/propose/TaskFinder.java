@@ -70,7 +70,7 @@ final class TaskFinder {
 
     List<Task> tasks() {
         return setting.catalogue().all().stream()
-                .filter(l -> !never.contains(l.id()))
+                .filter(l -> !never.contains(l.id()) && Fits.suitsMost(l, setting))
                 .map(this::task)
                 .toList();
     }

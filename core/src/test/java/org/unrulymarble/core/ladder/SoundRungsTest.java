@@ -210,6 +210,7 @@ class SoundRungsTest {
     void every_ladder_says_how_it_is_done_seated_with_one_hand_and_seeing_little() {
         assertThat(CATALOGUE.all()).filteredOn(l -> l.seated() == null).isEmpty();
         assertThat(CATALOGUE.all()).filteredOn(l -> l.oneHand() == null).isEmpty();
+        assertThat(CATALOGUE.all()).filteredOn(l -> l.ages() == null).isEmpty();
         // Nobody who sees little stands where something is thrown at them.
         assertThat(CATALOGUE.all())
                 .filteredOn(l -> l.seesLittle() == null)

@@ -102,6 +102,7 @@ public record Finding(
         GATE_CANNOT_BE_MET,
         GATE_OUT_OF_REACH,
         COUNT_TAKES_LONGER,
+        AGE_UNSUITED,
         SEES_LITTLE_BALL,
         ADAPTATION,
         ADAPTATION_NO_VARIANT

@@ -79,6 +79,11 @@ public record Fits(String ladderId, List<RungFit> rungs, List<Lesson> lessons) {
                 .isEmpty();
     }
 
+    /** Whether it suits the ages of at least half of those whose age is known. */
+    public static boolean suitsMost(Ladder ladder, Setting setting) {
+        return AgeChecks.suitsMost(ladder, setting);
+    }
+
     private record Tried(RungFit fit, Lesson lesson) {}
 
     private static Tried rung(Ladder ladder, Rung rung, Setting setting, When when) {

@@ -15,6 +15,7 @@ final class TaskChecks {
         CircuitChecks.look(view, found);
         KitChecks.look(view, found);
         SafetyChecks.look(view, found);
+        AgeChecks.look(view, found);
         return found;
     }
 

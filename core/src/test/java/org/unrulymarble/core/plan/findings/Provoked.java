@@ -265,6 +265,12 @@ final class Provoked {
                 new Pair(
                         plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 1.0)), 12),
                         plan(World.LOFT, wall.with(d -> d.dose = BlockDose.byCount(20, 4.0)), 12));
+            case AGE_UNSUITED -> {
+                Plan rally = plan(World.LOFT, task("wall-rally", "bounce-between"), 8);
+                yield new Pair(
+                        new Plan(rally.lesson(), rally.setting().of(World.aged(7, 8))),
+                        new Plan(rally.lesson(), rally.setting().of(World.aged(9, 8))));
+            }
             case SEES_LITTLE_BALL -> {
                 Plan tapped = plan(World.LOFT, task("off-a-bat", "to-the-chest"), 4);
                 yield new Pair(new Plan(tapped.lesson(), adapted(tapped.setting(), Adaptation.SEES_LITTLE)), tapped);
