@@ -69,6 +69,18 @@ class SoundRungsTest {
                 .isBetween(LEAST, MOST);
     }
 
+    /** What is measured off says so in the task itself: a substitute has only that. */
+    @Test
+    void where_one_stands_is_in_the_task() {
+        Pattern place = Pattern.compile("\\{(stand|start|spotsLie|taskShoes|taskM)");
+        // Its ball goes as far as it likes; its cups stand at three distances.
+        Set<String> without = Set.of("swing-like-a-clock/ahead-of-the-foot", "cups-and-cloths/near-middle-far-cups");
+        assertThat(rungs().filter(of -> of.rung().standM() != null)
+                        .filter(of -> !place.matcher(of.rung().task()).find())
+                        .map(Of::toString))
+                .containsExactlyInAnyOrderElementsOf(without);
+    }
+
     @Test
     void easier_and_harder_are_whole_sentences() throws IOException {
         String[] lists = Files.readString(Path.of("src/test/resources/ladders/sentences.txt"))
