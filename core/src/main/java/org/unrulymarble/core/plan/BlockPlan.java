@@ -111,10 +111,9 @@ public record BlockPlan(
         int working = p.isTask()
                 ? Math.min(atSpots, p.crewsAtOnce() * p.ladder().workingAtOnce())
                 : p.moves() ? p.pupils() : 0;
-        // Whoever waits for a spot waits through the work of every other wave.
-        long waitingSec = p.isTask() ? p.waitingSecOnAverage() : 0;
+        long waitingSec = LessonTimes.waitingSec(p);
         boolean fits = p.isTask() && p.layout().spots().waves() != null;
-        long moving = p.station() == null ? clock.activeSecPerPupil() : p.workedSec();
+        long moving = LessonTimes.movingSec(p, clock.activeSecPerPupil());
         long touches = p.isTask() || p.block().routine() != null
                 ? touches(p, moving)
                         + (p.quiet() == null ? 0 : Math.round(p.quiet().pace().expectedIn(waitingSec)))

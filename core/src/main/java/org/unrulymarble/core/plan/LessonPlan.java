@@ -53,18 +53,16 @@ public record LessonPlan(
             right += hands[0];
             left += hands[1];
         }
-        long moving = blocks.stream().mapToLong(BlockPlan::movingSecPerPupil).sum();
-        long total = time.clock().totalSec();
-        long bell = 60L * lesson.minutes();
+        LessonTimes times = LessonTimes.of(lesson, placed, time);
         return new LessonPlan(
-                bell,
-                total,
-                total - bell,
+                times.bellSec(),
+                times.totalSec(),
+                times.pastBellSec(),
                 blocks.stream().mapToLong(BlockPlan::optionalSec).sum(),
-                moving,
-                total == 0 ? 0 : (double) moving / total,
-                blocks.stream().mapToLong(BlockPlan::quietSecPerPupil).sum(),
-                blocks.stream().mapToLong(BlockPlan::idleSecPerPupil).sum(),
+                times.movingSecPerPupil(),
+                times.movingShare(),
+                times.quietSecPerPupil(),
+                times.idleSecPerPupil(),
                 Math.round(right),
                 Math.round(left),
                 blocks.stream().mapToLong(BlockPlan::touches).sum(),

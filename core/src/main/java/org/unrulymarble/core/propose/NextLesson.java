@@ -13,7 +13,7 @@ import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
-import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
@@ -51,7 +51,7 @@ public record NextLesson(
     public record Minutes(
             long totalSec, long movingSecPerPupil, double movingShare, long quietSecPerPupil, long idleSecPerPupil) {
         private static Minutes of(Lesson lesson, Setting setting) {
-            LessonPlan plan = LessonPlan.of(lesson, setting);
+            LessonTimes plan = LessonTimes.of(lesson, setting);
             return new Minutes(
                     plan.totalSec(),
                     plan.movingSecPerPupil(),
@@ -263,7 +263,7 @@ public record NextLesson(
     }
 
     private static long moves(Chosen chosen, Setting setting) {
-        return LessonPlan.of(chosen.lesson(), setting).movingSecPerPupil();
+        return LessonTimes.of(chosen.lesson(), setting).movingSecPerPupil();
     }
 
     /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, and nobody stands idle for long. */
@@ -290,7 +290,7 @@ public record NextLesson(
         Finding late = first(watered, setting, f -> f.code() == Finding.Code.PAST_BELL);
         if (late != null && late.mend().kind() == Finding.Mend.Kind.FIT_TO_BELL)
             watered = Findings.mended(watered, setting, late.id());
-        return LessonPlan.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes() ? watered : lesson;
+        return LessonTimes.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes() ? watered : lesson;
     }
 
     private static Finding first(Lesson lesson, Setting setting, Predicate<Finding> which) {

@@ -14,7 +14,7 @@ import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
-import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.findings.Fits;
@@ -171,7 +171,7 @@ final class TaskFinder {
                 d.sets = so;
                 d.optionalSets = 0;
             });
-            LessonPlan plan = LessonPlan.of(lesson.withBlocks(List.of(here)), setting);
+            LessonTimes plan = LessonTimes.of(lesson.withBlocks(List.of(here)), setting);
             if (plan.totalSec() > 60L * lesson.minutes()) break;
             int workSec = here.dose() instanceof BlockDose.ByClock clock ? clock.workSec() : 0;
             ways.add(new ProposeAsk.Way(

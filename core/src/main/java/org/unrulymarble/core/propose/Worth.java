@@ -2,10 +2,9 @@ package org.unrulymarble.core.propose;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.stream.IntStream;
 import org.unrulymarble.core.propose.ProposeAsk.Candidate;
 import org.unrulymarble.core.propose.ProposeAsk.Pick;
 import org.unrulymarble.core.propose.ProposeAsk.Place;
@@ -25,6 +24,16 @@ final class Worth {
     private final int[][] aspects;
     private final double[] perAspect;
 
+    /** What a candidate's merit gives by each way of doing it. */
+    private final double[][] merits;
+
+    private final int[] family;
+    private final int[][] kit;
+    private final int families;
+    private final int kitKinds;
+    private final boolean[] needed = new boolean[Place.values().length];
+    private final int[] musts;
+
     Worth(ProposeAsk ask) {
         this.ask = ask;
         order = new EffortOrder(ask.leap());
@@ -37,6 +46,26 @@ final class Worth {
                     .toArray();
             perAspect[c] = 1 / Math.sqrt(names.size());
         }
+        List<Candidate> all = ask.candidates();
+        merits = all.stream()
+                .map(c -> c.options().stream()
+                        .mapToDouble(way -> c.merit() * sat(way.activeSec()))
+                        .toArray())
+                .toArray(double[][]::new);
+        Map<String, Integer> numbers = new HashMap<>();
+        family = all.stream()
+                .mapToInt(c -> numbers.computeIfAbsent(c.family(), x -> numbers.size()))
+                .toArray();
+        families = numbers.size();
+        Map<String, Integer> kinds = new HashMap<>();
+        kit = all.stream()
+                .map(c -> c.kit().stream()
+                        .mapToInt(k -> kinds.computeIfAbsent(k, x -> kinds.size()))
+                        .toArray())
+                .toArray(int[][]::new);
+        kitKinds = kinds.size();
+        for (Place part : Place.values()) needed[part.ordinal()] = ask.needs(part);
+        musts = IntStream.range(0, all.size()).filter(c -> all.get(c).must()).toArray();
     }
 
     private double sat(double sec) {
@@ -52,8 +81,10 @@ final class Worth {
     /** In the best order there is. */
     double of(List<Pick> picks) {
         double[] load = new double[aspectNumber.size()];
-        Set<String> families = new HashSet<>();
-        Set<String> kit = new HashSet<>();
+        boolean[] trains = new boolean[families];
+        int different = 0;
+        boolean[] takes = new boolean[kitKinds];
+        int kinds = 0;
         int[] efforts = new int[6];
         int open = 0;
         int close = 0;
@@ -63,14 +94,21 @@ final class Worth {
             Candidate c = ask.candidates().get(p.candidate());
             Way way = ask.way(p);
             for (int a : aspects[p.candidate()]) load[a] += way.activeSec() * perAspect[p.candidate()];
-            merit += c.merit() * sat(way.activeSec());
+            merit += merits[p.candidate()][p.option()];
             idle += way.totalSec() - way.activeSec();
-            kit.addAll(c.kit());
+            for (int k : kit[p.candidate()])
+                if (!takes[k]) {
+                    takes[k] = true;
+                    kinds++;
+                }
             switch (c.part()) {
                 case OPEN -> open = c.effort();
                 case CLOSE -> close = c.effort();
                 case MAIN -> {
-                    families.add(c.family());
+                    if (!trains[family[p.candidate()]]) {
+                        trains[family[p.candidate()]] = true;
+                        different++;
+                    }
                     efforts[c.effort()]++;
                 }
             }
@@ -80,9 +118,9 @@ final class Worth {
         ProposeAsk.Weights w = ask.weights();
         return w.aspect() * trained
                 + w.merit() * merit
-                + w.family() * families.size()
+                + w.family() * different
                 - w.idle() * idle / SEC_PER_MIN
-                - w.kit() * kit.size()
+                - w.kit() * kinds
                 - (w.effort() == 0 ? 0 : w.effort() * order.least(efforts, open, close))
                 - w.unused() * (ask.targetSec() - totalSec(picks)) / SEC_PER_MIN;
     }
@@ -131,17 +169,17 @@ final class Worth {
     int lacks(List<Pick> picks) {
         int lacks = Math.max(0, ask.blocksMin() - picks.size()) + Math.max(0, picks.size() - ask.blocksMax());
         int[] parts = new int[Place.values().length];
-        Set<Integer> in = new HashSet<>();
-        for (Pick p : picks) {
-            parts[ask.candidates().get(p.candidate()).part().ordinal()]++;
-            in.add(p.candidate());
+        for (Pick p : picks) parts[ask.candidates().get(p.candidate()).part().ordinal()]++;
+        for (int part = 0; part < parts.length; part++) {
+            if (parts[part] == 0 && needed[part]) lacks++;
+            if (part != Place.MAIN.ordinal()) lacks += Math.max(0, parts[part] - 1);
         }
-        for (Place part : Place.values()) {
-            if (parts[part.ordinal()] == 0 && ask.needs(part)) lacks++;
-            if (part != Place.MAIN) lacks += Math.max(0, parts[part.ordinal()] - 1);
-        }
-        for (int c = 0; c < ask.candidates().size(); c++)
-            if (ask.candidates().get(c).must() && !in.contains(c)) lacks++;
+        for (int must : musts) if (!in(picks, must)) lacks++;
         return lacks;
+    }
+
+    private static boolean in(List<Pick> picks, int candidate) {
+        for (Pick p : picks) if (p.candidate() == candidate) return true;
+        return false;
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.plan.Lesson;
-import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Setting;
 
@@ -44,16 +44,15 @@ public record Alternative(
     }
 
     private static Alternative of(Kin kin, Lesson then, String blockId, Setting setting) {
-        List<Placed> placed = Placed.all(then, setting);
-        LessonPlan plan = LessonPlan.of(then, setting, placed);
-        Placed p = placed.get(then.indexOf(blockId));
+        LessonTimes times = LessonTimes.of(then, setting);
+        Placed p = Placed.all(then, setting).get(then.indexOf(blockId));
         return new Alternative(
                 kin.ladder().id(),
                 kin.rung().id(),
                 kin.ladder().perSpot() == 1,
                 Math.min(p.pupils(), p.crewsAtOnce() * p.ladder().workingAtOnce()),
                 p.turns(),
-                plan.totalSec(),
-                plan.movingShare());
+                times.totalSec(),
+                times.movingShare());
     }
 }

@@ -13,6 +13,7 @@ import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.Timeline;
 import org.unrulymarble.core.plan.edit.BlockEdit;
@@ -70,7 +71,7 @@ final class BellFit {
                 Mend.Kind.FIT_TO_BELL, Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()), edits);
         Lesson after = change.on(view.lesson(), view.setting());
         // Rest after the last set of a block, by the other rest school, is not in the fit.
-        if (LessonPlan.of(after, view.setting()).pastBellSec() > 0) return Optional.empty();
+        if (LessonTimes.of(after, view.setting()).pastBellSec() > 0) return Optional.empty();
         return Optional.of(change);
     }
 

@@ -9,6 +9,7 @@ import org.unrulymarble.core.measure.Match;
 import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
+import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.edit.Edit;
@@ -78,15 +79,16 @@ final class MovingChecks {
                 .toList();
         Change best = null;
         double bestShare = view.thresholds().movingShare();
+        int stopsNow = stops(view.lesson());
         for (int n = Circuit.FEWEST_STATIONS; n <= waitMost.size(); n++) {
             if (view.setting().pupils().size() < n * FEWEST_AT_A_STATION) break;
             for (int rounds : ROUNDS) {
                 List<Edit> edits = edits(waitMost.subList(0, n), rounds);
                 Lesson after = Edit.all(edits, view.lesson(), view.setting());
-                LessonPlan then = LessonPlan.of(after, view.setting());
+                LessonTimes then = LessonTimes.of(after, view.setting());
                 if (then.movingShare() <= bestShare
                         || then.totalSec() > Math.max(plan.totalSec(), then.bellSec())
-                        || moreStops(after)) continue;
+                        || stops(after) > stopsNow) continue;
                 bestShare = then.movingShare();
                 best = Change.of(
                         Mend.Kind.SIDE_BY_SIDE, Map.of("stations", n, "rounds", rounds, "share", bestShare), edits);
@@ -103,8 +105,7 @@ final class MovingChecks {
                 new CircuitEdit.SetCircuit(id, rounds, null, null, null));
     }
 
-    private boolean moreStops(Lesson after) {
-        return TaskChecks.stops(View.trial(after, view.setting())).size()
-                > TaskChecks.stops(View.trial(view.lesson(), view.setting())).size();
+    private int stops(Lesson lesson) {
+        return TaskChecks.stops(View.trial(lesson, view.setting())).size();
     }
 }
