@@ -1,7 +1,7 @@
 import { screen, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import type { Ladder, Lesson, NextLesson } from "../../api/types";
-import { press, pressSoon, refusal, sentTo, serve, show } from "../../test-page";
+import { choose, press, pressSoon, refusal, sentTo, serve, show } from "../../test-page";
 import { block, ladder, quiet } from "./one-task";
 import { ProposeLesson } from "./propose-lesson";
 
@@ -42,7 +42,12 @@ function open(lesson: Partial<Lesson> = {}) {
       onOpenChange={() => undefined}
       lessonId="l1"
       lesson={{ minutes: 40, startMin: null, audience: "CLASS", blocks: [], ...lesson } as unknown as Lesson}
-      ladders={[ladder, quiet] as Ladder[]}
+      ladders={
+        [
+          { ...ladder, sports: ["cricket"] },
+          { ...quiet, sports: ["all"] },
+        ] as Ladder[]
+      }
       pupils={24}
       onUse={(next) => used.push(next)}
     />,
@@ -76,9 +81,21 @@ it("keeps what is to stay and leaves out what is not wanted, each asked anew", a
   press("Not Wall catch");
   await pressSoon("Allow the one left out");
   const wanted = () => sentTo(heard, WHERE).map((a) => (a as Asked).wanted);
-  await vi.waitFor(() => expect(wanted().at(-1)).toEqual({ wish: "CALMER", keep: [], without: [] }));
-  expect(wanted()).toContainEqual({ wish: "AS_USUAL", keep: ["wall-catch"], without: [] });
-  expect(wanted()).toContainEqual({ wish: "CALMER", keep: [], without: ["wall-catch"] });
+  await vi.waitFor(() => expect(wanted().at(-1)).toMatchObject({ wish: "CALMER", keep: [], without: [] }));
+  expect(wanted()).toContainEqual(
+    expect.objectContaining({ wish: "AS_USUAL", keep: ["wall-catch"], without: [], sport: null }),
+  );
+  expect(wanted()).toContainEqual(expect.objectContaining({ wish: "CALMER", keep: [], without: ["wall-catch"] }));
+});
+
+it("asks for one sport, and for one skill where the plan has that shape", async () => {
+  const heard = serve({ [WHERE]: proposal() });
+  open({ shape: "ONE_SKILL" });
+  expect(await screen.findByRole("checkbox", { name: "one skill from start to end" })).toBeChecked();
+  await choose("Sport", "cricket");
+  await vi.waitFor(() =>
+    expect((sentTo(heard, WHERE).at(-1) as Asked).wanted).toMatchObject({ sport: "cricket", oneSkill: true }),
+  );
 });
 
 it("puts in what was nearly in it, but not what stands against the room", async () => {

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type Problem } from "../../api/client";
 import type { Ladder, Lesson, NextLesson, PassedOver, Reason, Wish } from "../../api/types";
+import { Choice } from "../../ui/choice";
 import { FamilyGlyph } from "../../ui/marble";
 import { Sheet } from "../../ui/sheet";
 import { clock, percent } from "../../words";
@@ -9,7 +10,8 @@ import { texts } from "../../words/texts";
 import { finding } from "../../words-findings";
 
 const t = texts("plan");
-const wishes: Wish[] = ["AS_USUAL", "MORE_MOVING", "MORE_NEW", "CALMER"];
+const wishes: Wish[] = ["AS_USUAL", "MORE_MOVING", "MORE_NEW", "CALMER", "MORE_KINDS"];
+const ANY = "-";
 
 export function ProposeButton({ onPress }: { onPress: () => void }) {
   return (
@@ -40,12 +42,26 @@ export function ProposeLesson({
   const [wish, setWish] = useState<Wish>("AS_USUAL");
   const [keep, setKeep] = useState<string[]>([]);
   const [without, setWithout] = useState<string[]>([]);
+  const [sport, setSport] = useState(ANY);
+  const [oneSkill, setOneSkill] = useState(lesson.shape === "ONE_SKILL");
   const asked = (soon: boolean) => ({
-    queryKey: ["proposed", lessonId, lesson.minutes, lesson.startMin, lesson.audience, wish, keep, without, soon],
+    queryKey: [
+      "proposed",
+      lessonId,
+      lesson.minutes,
+      lesson.startMin,
+      lesson.audience,
+      wish,
+      keep,
+      without,
+      sport,
+      oneSkill,
+      soon,
+    ],
     queryFn: ({ signal }: { signal: AbortSignal }) =>
       api("post", "/api/lessons/{id}/proposed", {
         params: { path: { id: lessonId } },
-        body: { lesson, wanted: { wish, keep, without }, soon },
+        body: { lesson, wanted: { wish, keep, without, sport: sport === ANY ? null : sport, oneSkill }, soon },
         signal,
       }),
     enabled: open,
@@ -76,6 +92,21 @@ export function ProposeLesson({
             <input type="radio" name="wish" checked={wish === w} onChange={() => setWish(w)} /> {t(`propose.${w}`)}
           </label>
         ))}
+        <Choice
+          label={t("propose.sport")}
+          value={sport}
+          options={[{ value: ANY, text: t("propose.anySport") }, ...sportsOf(ladders)]}
+          onChange={setSport}
+        />
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={oneSkill}
+            onChange={(e) => setOneSkill(e.target.checked)}
+          />
+          {t("propose.oneSkill")}
+        </label>
         {without.length > 0 && (
           <button type="button" className="btn btn-small" onClick={() => setWithout([])}>
             {t("propose.allAgain", { count: without.length })}
@@ -178,6 +209,13 @@ export function ProposeLesson({
       )}
     </Sheet>
   );
+}
+
+/** Sports that main tasks are of, by name. */
+function sportsOf(ladders: Ladder[]) {
+  const all = new Set(ladders.filter((l) => l.part === "MAIN").flatMap((l) => l.sports));
+  all.delete("all");
+  return [...all].sort().map((sport) => ({ value: sport, text: sport }));
 }
 
 /** How long each pupil moves, and what stations bring. */

@@ -1,15 +1,19 @@
 package org.unrulymarble.core.propose;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.ladder.Family;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
@@ -37,6 +41,7 @@ public record NextLesson(
         @Nullable Minutes minutes,
         @Nullable Minutes oneAfterTheOther) {
 
+    private static final String EVERY_SPORT = "all";
     private static final int MOST_MENDS = 8;
     private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
@@ -70,21 +75,33 @@ public record NextLesson(
         AS_USUAL,
         MORE_MOVING,
         MORE_NEW,
-        CALMER
+        CALMER,
+        /** As many different families as go in. */
+        MORE_KINDS
     }
 
     /**
      * @param keep ladders that have to be in it
      * @param without ladders that must not be in it
+     * @param sport of which the main tasks are, or null for any
+     * @param oneSkill whether the main tasks are all of one family: the one that makes most of the time; null for as the lesson's shape has it
      */
     public record Wishes(
             @Nullable Wish wish,
             @Nullable List<String> keep,
-            @Nullable List<String> without) {
+            @Nullable List<String> without,
+            @Nullable String sport,
+            @Nullable Boolean oneSkill) {
+
+        public Wishes(Wish wish, List<String> keep, List<String> without) {
+            this(wish, keep, without, null, null);
+        }
+
         public Wishes {
             wish = wish == null ? Wish.AS_USUAL : wish;
             keep = keep == null ? List.of() : keep;
             without = without == null ? List.of() : without;
+            if (sport != null) new Checks().text("sport", sport, 40).done();
             new Checks()
                     .entries("keep", keep, 0, 12)
                     .entries("without", without, 0, 200)
@@ -174,17 +191,67 @@ public record NextLesson(
         private List<Task> wanted(Wishes wishes) {
             return tasks.stream()
                     .filter(t -> !wishes.without().contains(t.ladder().id()))
+                    .filter(t -> wishes.keep().contains(t.ladder().id()) || suits(t.ladder(), wishes.sport()))
                     .toList();
         }
     }
 
+    /** A question and what came of it. */
+    private record Answered(List<Task> fitting, ProposeAsk ask, Propose found) {}
+
+    /** Of one family, each is tried for itself; else all of them together. */
+    private static Optional<Answered> answered(Lesson lesson, Wishes wishes, List<Task> goes, Answer proposer) {
+        boolean oneSkill = wishes.oneSkill() == null ? lesson.shape() == Lesson.Shape.ONE_SKILL : wishes.oneSkill();
+        if (!oneSkill) return answer(lesson, wishes, goes, proposer);
+        Set<Family> kept = goes.stream()
+                .filter(t -> t.ladder().part() == Part.MAIN
+                        && wishes.keep().contains(t.ladder().id()))
+                .map(t -> t.ladder().family())
+                .collect(Collectors.toSet());
+        return Arrays.stream(Family.values())
+                // What is kept says which; where it is of several, these are the fewest there can be.
+                .filter(f -> kept.isEmpty() || kept.contains(f))
+                .map(f -> goes.stream()
+                        .filter(t -> t.ladder().part() != Part.MAIN
+                                || t.ladder().family() == f
+                                || wishes.keep().contains(t.ladder().id()))
+                        .toList())
+                .flatMap(of -> answer(lesson, wishes, of, proposer).stream())
+                .max(Comparator.comparingDouble(a -> a.found().value()));
+    }
+
+    private static Optional<Answered> answer(Lesson lesson, Wishes wishes, List<Task> goes, Answer proposer) {
+        if (goes.isEmpty()) return Optional.empty();
+        ProposeAsk ask = ask(lesson, wishes, goes);
+        Propose found = proposer.to(ask);
+        return found.feasible() ? Optional.of(new Answered(goes, ask, found)) : Optional.empty();
+    }
+
+    private static boolean suits(Ladder ladder, String sport) {
+        return sport == null
+                || ladder.part() != Part.MAIN
+                || ladder.sports().contains(sport)
+                || ladder.sports().contains(EVERY_SPORT);
+    }
+
+    /** Where the ball comes first, a warm-up without one would stand in its place. */
+    private static boolean opens(Task task, Lesson.Shape shape) {
+        return shape != Lesson.Shape.BALL_FIRST
+                || task.ladder().part() != Part.WARM_UP
+                || task.ladder().ball().isPresent();
+    }
+
     private static NextLesson proposed(
             Lesson lesson, Setting setting, List<Task> tasks, Wishes wishes, Answer proposer, boolean beside) {
-        List<Task> fitting = tasks.stream().filter(Task::goes).toList();
-        if (fitting.isEmpty()) return none(tasks);
-        ProposeAsk ask = ask(lesson, wishes, fitting);
-        Propose found = proposer.to(ask);
-        if (!found.feasible()) return none(tasks);
+        List<Task> goes = tasks.stream()
+                .filter(Task::goes)
+                .filter(t -> opens(t, lesson.shape()))
+                .toList();
+        Answered answered = answered(lesson, wishes, goes, proposer).orElse(null);
+        if (answered == null) return none(tasks);
+        List<Task> fitting = answered.fitting();
+        ProposeAsk ask = answered.ask();
+        Propose found = answered.found();
 
         Chosen alone = chosen(lesson, setting, fitting, picks(found, fitting), null);
         double gain = wishes.wish() == Wish.MORE_MOVING ? 1 : LEAST_GAIN * SEC_PER_MIN * lesson.minutes();
@@ -274,12 +341,27 @@ public record NextLesson(
             if (stop == null) break;
             now = Findings.mended(now, setting, stop.id());
         }
+        now = shaped(now, setting);
         for (int i = 0; i < MOST_WATERS; i++) {
             Lesson next = watered(now, setting);
             if (next == now) break;
             now = next;
         }
         return Findings.occupied(now, setting);
+    }
+
+    /** In the order that its shape asks for. */
+    private static Lesson shaped(Lesson lesson, Setting setting) {
+        Lesson now = lesson;
+        for (int i = 0; i < MOST_MENDS; i++) {
+            Finding wrong = first(
+                    now,
+                    setting,
+                    f -> f.code() == Finding.Code.BALL_NOT_FIRST || f.code() == Finding.Code.COOL_DOWN_NOT_REVERSED);
+            if (wrong == null) break;
+            now = Findings.mended(now, setting, wrong.id());
+        }
+        return now;
     }
 
     /** With water where it lacks most, for which everything may become a few seconds shorter; the same where it does not go. */
@@ -322,12 +404,12 @@ public record NextLesson(
                         : minutes < 20 ? 3 : minutes < 30 ? 4 : minutes < 45 ? 7 : 9,
                 home ? 120.0 : 240.0,
                 1.0,
-                true,
+                lesson.shape() != Lesson.Shape.BALL_FIRST,
                 !home,
                 new ProposeAsk.Weights(
                         10.0,
                         wish == Wish.MORE_NEW ? 16.0 : home ? 30.0 : 10.0,
-                        3.0,
+                        wish == Wish.MORE_KINDS ? 25.0 : 3.0,
                         wish == Wish.MORE_MOVING ? 5.0 : 2.0,
                         1.0,
                         wish == Wish.CALMER ? 5.0 : 2.0,

@@ -7,7 +7,10 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.unrulymarble.core.ladder.Ladder;
+import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
@@ -47,6 +50,49 @@ class NextLessonTest {
     private static NextLesson propose(Setting setting, int minutes, NextLesson.Wishes wanted) {
         return NextLesson.propose(
                 Lesson.of(minutes, Lesson.Audience.CLASS, List.of()), setting, List.of(), wanted, PROPOSER::propose);
+    }
+
+    /** The shapes of a plan are presets: what each asks for, a proposal in it does. */
+    @ParameterizedTest
+    @EnumSource(Lesson.Shape.class)
+    void has_the_shape_that_the_lesson_has(Lesson.Shape shape) {
+        Setting setting = World.setting(World.LOFT, 24);
+        Lesson empty = Lesson.of(40, Lesson.Audience.CLASS, List.of()).withShape(shape);
+        NextLesson found = NextLesson.propose(
+                empty, setting, List.of(), new NextLesson.Wishes(null, null, null), PROPOSER::propose);
+
+        assertThat(found.lesson().shape()).isEqualTo(shape);
+        assertThat(Findings.of(found.lesson(), setting).findings())
+                .extracting(Finding::code)
+                .doesNotContain(
+                        Finding.Code.WARM_UP_MISSING,
+                        Finding.Code.COOL_DOWN_MISSING,
+                        Finding.Code.COOL_DOWN_NOT_REVERSED,
+                        Finding.Code.BALL_NOT_FIRST,
+                        Finding.Code.SKILLS_MIXED,
+                        Finding.Code.PAST_BELL);
+    }
+
+    @Test
+    void is_of_one_sport_of_one_skill_or_of_as_many_kinds_as_go_in() {
+        Setting setting = World.setting(World.LOFT, 24);
+        List<Ladder> cricket = main(propose(setting, 40, new NextLesson.Wishes(null, null, null, "cricket", null)));
+        List<Ladder> one = main(propose(setting, 40, new NextLesson.Wishes(null, null, null, null, true)));
+        List<Ladder> many =
+                main(propose(setting, 40, new NextLesson.Wishes(NextLesson.Wish.MORE_KINDS, null, null, null, null)));
+
+        assertThat(cricket).isNotEmpty().allMatch(l -> l.sports().contains("cricket"));
+        assertThat(one.stream().map(Ladder::family).distinct()).hasSize(1);
+        assertThat(one).hasSizeGreaterThan(1);
+        assertThat(many.stream().map(Ladder::family).distinct()).hasSizeGreaterThanOrEqualTo(3);
+    }
+
+    private static List<Ladder> main(NextLesson found) {
+        return found.lesson().blocks().stream()
+                .filter(b -> b.kind() == Block.Kind.TASK)
+                .map(b -> World.CATALOGUE.ladder(b.ladderId()).orElseThrow())
+                .filter(l -> l.part() == Part.MAIN)
+                .toList();
     }
 
     @Test
