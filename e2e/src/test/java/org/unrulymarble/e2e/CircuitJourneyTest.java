@@ -54,10 +54,10 @@ class CircuitJourneyTest {
     @Test
     void stations_are_laid_out_regrouped_printed_and_taken_apart() {
         String id = threeStations();
-        browser.press("Round the middle");
+        browser.press("Ball round waist and knees");
         assertThat(browser.see("aside svg[role=group]").getDomAttribute("aria-label"))
                 .startsWith("Sail loft")
-                .contains("with 3 stations", "2 Round the middle: ");
+                .contains("with 3 stations", "2 Ball round waist and knees: ");
 
         browser.press("Rehearse it");
         browser.seeText("Played 1,000 times");
@@ -116,9 +116,9 @@ class CircuitJourneyTest {
         String there = script.at("/blocks/1/turns/" + second.get("turn").intValue() + "/crews/0/workers/0")
                 .stringValue();
         run.tapElsewhere(second.get("index").intValue(), there);
-        browser.press("2 Round the middle");
+        browser.press("2 Ball round waist and knees");
         browser.await(
-                "for the other station", d -> browser.see("header").getText().contains("Round the middle"));
+                "for the other station", d -> browser.see("header").getText().contains("Ball round waist and knees"));
         assertThat(browser.shows("[data-testid=hits]"))
                 .as("nobody is watched there")
                 .isFalse();
@@ -126,7 +126,7 @@ class CircuitJourneyTest {
         String hand = browser.driver().getWindowHandle();
         browser.driver().switchTo().newWindow(WindowType.TAB);
         browser.open(path);
-        browser.seeText("2 Round the middle");
+        browser.seeText("2 Ball round waist and knees");
         assertThat(browser.see("main").getText()).contains("Group 1: Amaru").doesNotContain("Amaru T.");
         browser.driver().close();
         browser.driver().switchTo().window(hand);
@@ -139,7 +139,7 @@ class CircuitJourneyTest {
         });
         browser.seeText("Numbers still missing");
         assertThat(browser.see("form[aria-label='Collect the numbers']").getText())
-                .contains("2 Round the middle", "1 Wall and back, visit 1, round 1");
+                .contains("2 Ball round waist and knees", "1 Wall and back, visit 1, round 1");
         run.finish();
         JsonNode results = run.run().at("/state/results");
         assertThat(results.valueStream().map(r -> r.get("rungId").stringValue() + " " + r.get("score")))

@@ -52,7 +52,7 @@ class CollectJourneyTest {
         run.awaitSent();
         browser.seeText("Broken off after");
 
-        goTo("4 Weave and back");
+        goTo("4 Dribble weave through markers");
         browser.press("End the turn");
         assertThat(browser.see(SHEET + " h2").getText()).startsWith("How long did the course take");
         browser.labelled("Amaru T.").sendKeys("0:18", Keys.ENTER);

@@ -109,7 +109,7 @@ class EveryViewTest {
                 .forEach(org.openqa.selenium.WebElement::click);
         sound();
         browser.press("Make 2 stations");
-        browser.press("Round the middle");
+        browser.press("Ball round waist and knees");
         browser.press("Rehearse it");
         browser.seeText("Block by block");
         browser.script("document.querySelectorAll('details').forEach(d => d.open = true)");
@@ -177,7 +177,7 @@ class EveryViewTest {
         browser.open("/pupils");
         browser.see("table");
         sound();
-        browser.press("Clap and collect");
+        browser.press("Toss, clap and catch");
         browser.seeText("All ladders");
         sound();
         browser.press("Beatrix O.");

@@ -96,7 +96,7 @@ class FindingsJourneyTest {
     void a_block_takes_every_school_of_dose_and_says_what_to_expect() {
         browser.signIn("okafor");
         browser.press("Open the plan");
-        browser.press("Clap and collect");
+        browser.press("Toss, clap and catch");
         browser.choose("School of dose", "by gate");
         browser.seeText("reach the gate in this block");
         browser.choose("School of dose", "by staircase");

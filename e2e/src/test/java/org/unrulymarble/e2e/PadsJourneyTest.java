@@ -204,7 +204,7 @@ class PadsJourneyTest {
     void a_course_is_drawn_on_the_plan_and_stands_under_the_watch() {
         String lesson = lessons.ofRungs("Drawn", List.of(new Lessons.Rung("weave-and-back", "on-the-clock")));
         browser.open("/plan/" + lesson);
-        browser.press("Weave and back");
+        browser.press("Dribble weave through markers");
         browser.await("for the scoring", d -> {
             d.findElements(By.cssSelector("summary")).stream()
                     .filter(e -> e.getText().startsWith("Scoring"))

@@ -252,6 +252,21 @@ class SoundRungsTest {
     }
 
     /** Two rungs of different ladders that share half of their phrases would be one task under two names. */
+    /** Whoever looks for one finds it by its words, and does not take it for another. */
+    @Test
+    void no_two_ladders_have_names_of_the_same_words() {
+        Set<String> small = Set.of("a", "an", "and", "at", "by", "in", "of", "on", "the", "to", "with");
+        Set<Set<String>> names = new HashSet<>();
+        for (Ladder ladder : CATALOGUE.all()) {
+            Set<String> words = new HashSet<>();
+            for (String word : ladder.name().toLowerCase(Locale.ROOT).split("[^a-z]+"))
+                // One marker is called as many are.
+                if (!small.contains(word)) words.add(word.replaceFirst("(ed|er|ers|s)$", ""));
+            assertThat(words).as(ladder.name()).hasSizeGreaterThan(1);
+            assertThat(names.add(words)).as(ladder.name()).isTrue();
+        }
+    }
+
     @Test
     void no_task_is_there_twice() {
         List<Of> all = rungs().toList();
