@@ -205,6 +205,8 @@ function told(a: AimSheet, v: V, units: Units): Said[] {
   const l = a.landings;
   const throws = v.points.length;
   if (l) {
+    if (a.unseenBiasCm !== null)
+      said.push({ kind: "note", text: t("aim.unseen", { n: throws, off: small(a.unseenBiasCm, units) }) });
     const off = small(l.biasCm, units);
     said.push({
       text:

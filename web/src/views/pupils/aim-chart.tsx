@@ -60,9 +60,8 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
           round: Math.round(last.aim.spreadCm),
         })}{" "}
         {off
-          ? `aim off ${Math.round(last.aim.biasCm)} cm: ${direction[last.aim.direction]}`
-          : "no sign that the aim is off"}
-        .
+          ? t("aimChart.off", { cm: Math.round(last.aim.biasCm), direction: direction[last.aim.direction] })
+          : t("aimChart.centred", { cm: Math.round(last.unseenBiasCm), n: last.throwsSeen })}
       </figcaption>
     </figure>
   );

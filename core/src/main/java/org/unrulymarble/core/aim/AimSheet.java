@@ -16,6 +16,7 @@ import org.unrulymarble.core.check.Rounding;
  * @param landings null with fewer than two landings
  * @param throwsToTell how many throws in all it would take, going on like this, to tell such a bias from chance; null where it is told already or
  *     more than 10,000
+ * @param unseenBiasCm how far off the aim may be and still go unseen as often as once in five rows like this; null with fewer than two landings
  * @param correct which to work on
  */
 public record AimSheet(
@@ -27,6 +28,7 @@ public record AimSheet(
         @Nullable Interval pointsPerThrow,
         @Nullable Landings landings,
         @Nullable Integer throwsToTell,
+        @Nullable Double unseenBiasCm,
         Correct correct) {
 
     /** What to correct. COUNTS_ONLY: nobody can tell from counts; TOO_FEW: fewer than five landings. */
@@ -100,6 +102,7 @@ public record AimSheet(
                 known ? points(ask, rings) : null,
                 landings,
                 landings == null ? null : throwsToTell(landings, ask.points().size()),
+                landings == null ? null : (Double) Unseen.biasCm(ask.points().size(), landings.spreadCm()),
                 correct(ask, landings));
     }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.unrulymarble.core.aim.Landings;
+import org.unrulymarble.core.aim.Unseen;
 import org.unrulymarble.core.chance.Rates;
 import org.unrulymarble.core.chance.Share;
 import org.unrulymarble.core.ladder.Rung;
@@ -35,8 +36,13 @@ public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> r
             double highPerMin,
             boolean best) {}
 
-    /** Where the throws of one round went, from the middle of the target. */
-    public record AimPoint(String attemptId, LocalDate on, Side side, int throwsSeen, Landings aim) {}
+    /**
+     * Where the throws of one round went, from the middle of the target.
+     *
+     * @param unseenBiasCm how far off the aim may be and still go unseen as often as once in five such rows
+     */
+    public record AimPoint(
+            String attemptId, LocalDate on, Side side, int throwsSeen, Landings aim, double unseenBiasCm) {}
 
     private static final double SURE = 0.9;
     private static final Comparator<Attempt> IN_ORDER =
@@ -96,6 +102,6 @@ public record OverTime(String rungId, List<SharePoint> shares, List<RatePoint> r
     private static AimPoint aim(Attempt a, List<Detail.Landing> landed) {
         Landings of = Landings.of(new Landings.LandingsAsk(
                 landed.stream().map(p -> new Landings.Point(p.xCm(), p.yCm())).toList()));
-        return new AimPoint(a.id(), a.on(), a.side(), landed.size(), of);
+        return new AimPoint(a.id(), a.on(), a.side(), landed.size(), of, Unseen.biasCm(landed.size(), of.spreadCm()));
     }
 }

@@ -40,6 +40,31 @@ class AimSheetTest {
         assertThat(Landings.chanceOfBias(bias, spread, n - 1)).isGreaterThanOrEqualTo(0.05);
     }
 
+    /** Thrown by the thousand: what is told as just seen is seen in four of five rows, and an aim that is true in one of twenty. */
+    @Test
+    void so_many_landings_show_a_bias_of_so_much_in_four_rows_of_five() {
+        Random random = new Random(7);
+        for (int n : new int[] {3, 5, 12, 40}) {
+            double bias = Unseen.biasCm(n, 20);
+            assertThat(shown(random, n, bias)).as("%s landings, %s cm", n, bias).isCloseTo(0.8, within(0.02));
+            assertThat(shown(random, n, 0)).as("%s landings, true", n).isCloseTo(0.05, within(0.01));
+        }
+        assertThat(Unseen.biasCm(5, 20)).isGreaterThan(Unseen.biasCm(12, 20));
+        assertThat(of(List.of(new Landings.Point(0.0, 10.0))).unseenBiasCm()).isNull();
+    }
+
+    /** In how many of 4,000 rows an aim that is off by so much to the right, with a scatter of 20 cm, is told as off. */
+    private static double shown(Random random, int n, double biasCm) {
+        int seen = 0;
+        for (int row = 0; row < 4_000; row++) {
+            List<Landings.Point> points = new ArrayList<>();
+            for (int i = 0; i < n; i++)
+                points.add(new Landings.Point(biasCm + 20 * random.nextGaussian(), 20 * random.nextGaussian()));
+            if (Landings.of(new Landings.LandingsAsk(points)).direction() != Landings.Direction.CENTRED) seen++;
+        }
+        return seen / 4_000.0;
+    }
+
     @Test
     void taps_are_counted_into_their_rings_and_a_line_belongs_to_the_inner_one() {
         AimSheet sheet = of(List.of(
