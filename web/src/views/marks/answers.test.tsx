@@ -24,6 +24,7 @@ const stairs = {
   reversals: [3],
   settleStep: 3,
   settlesAtShare: 0.71,
+  settling: { likelyStep: 2.6, lowStep: 1.4, highStep: 4.9 },
 };
 const reach = { withoutMiss: 10, likely: 1, steps: [{ step: 1, withoutMissSec: 7, expectedSec: 15 }] };
 const stations = {
@@ -87,6 +88,18 @@ const cases: Record<string, Case> = {
     next: { withoutMiss: 6, likely: 0, steps: [] },
     before: /In 2:00 nobody gets past step 10 .*step 1 is likely .*after 0:15/,
     after: /In 1:00 nobody gets past step 6 .*not even the first step is likely/,
+  },
+  "where a staircase settles": {
+    Working: StepByStepWorking,
+    at: "/?results=HHHMHM",
+    reckoning: "staircase",
+    first: stairs,
+    label: "Hits in a row to step back",
+    typed: "1",
+    next: { ...stairs, settlesAtShare: null, settling: { likelyStep: 3.1, lowStep: 1.9, highStep: null } },
+    before:
+      /By all throws it settles at step 2\.6, .*; likely between 1\.4 and 4\.9\. There about 71 % of the throws go in\./,
+    after: /settles at step 3\.1, .*; likely from 1\.9 on, how far is not known yet\./,
   },
   "in a row": {
     Working: InARowWorking,

@@ -104,8 +104,8 @@ export function StepByStepWorking({ given }: { given: Given }) {
       measures={[
         { what: "One step", m: v.stepM },
         ...(stairs.answer?.furthestHeld ? [{ what: "Furthest held", m: stairs.answer.furthestHeldM }] : []),
-        ...(stairs.answer?.settleStep
-          ? [{ what: "Settles at", m: stairs.answer.settleStep * (stairs.of.stepM ?? 0) }]
+        ...(stairs.answer?.settling
+          ? [{ what: "Settles at", m: stairs.answer.settling.likelyStep * (stairs.of.stepM ?? 0) }]
           : []),
         ...(reach.answer?.withoutMiss
           ? [{ what: "Furthest this round allows", m: reach.answer.withoutMiss * (reach.of.stepM ?? 0) }]
@@ -247,7 +247,7 @@ function Path({
       height={360}
     >
       <Stairs path={shown} from={from} results={results.slice(from)} />
-      {answer?.settleStep != null && <Settles at={answer.settleStep} />}
+      {answer?.settling && <Settles of={answer.settling} most={most} />}
       <Handle
         label={say("stepByStep.startingStep")}
         value={v.startStep ?? 1}
@@ -286,10 +286,21 @@ function Stairs({ path, from, results }: { path: number[]; from: number; results
   );
 }
 
-function Settles({ at }: { at: number }) {
+/** Where it settles, in its band: as far up as the drawing goes where nobody knows how far. */
+function Settles({ of, most }: { of: NonNullable<Staircase["settling"]>; most: number }) {
   const { x, y, world } = usePlot();
+  const at = of.likelyStep;
+  const top = y(Math.min(of.highStep ?? most, most));
   return (
     <g aria-hidden>
+      <rect
+        x={x(world.left)}
+        y={top}
+        width={x(world.right) - x(world.left)}
+        height={Math.max(0, y(of.lowStep) - top)}
+        fill="var(--target)"
+        opacity="0.120"
+      />
       <line
         x1={x(world.left)}
         x2={x(world.right)}
@@ -317,11 +328,18 @@ function toldStairs(a: Staircase, v: V, units: Units, shoeM: number): Said[] {
         ? `${count(v.results.length, "throw", "throws")}: no step held yet; next from step ${a.endStep} (${place(a.endStep)}).`
         : `${count(v.results.length, "throw", "throws")}: furthest held is step ${a.furthestHeld} (${place(a.furthestHeld)}); next from step ${a.endStep} (${place(a.endStep)}).`,
   });
-  if (a.settleStep !== null)
+  const s = a.settling;
+  if (s)
     said.push({
-      text: `It settles at step ${a.settleStep.toFixed(1)}, ${place(a.settleStep)} (mean of ${count(a.reversals.length, "turn", "turns")}).${a.settlesAtShare === null ? "" : ` There about ${percent(a.settlesAtShare)} of the throws go in.`}`,
+      text: say(s.highStep === null ? "stepByStep.settlesFrom" : "stepByStep.settlesLikely", {
+        step: s.likelyStep.toFixed(1),
+        place: place(s.likelyStep),
+        low: s.lowStep.toFixed(1),
+        high: s.highStep?.toFixed(1) ?? "",
+        share: a.settlesAtShare === null ? "none" : percent(a.settlesAtShare),
+      }),
     });
-  else said.push({ kind: "note", text: say("stepByStep.itHasNotTurned") });
+  else said.push({ kind: "note", text: say("stepByStep.noneOrAll") });
   return said;
 }
 

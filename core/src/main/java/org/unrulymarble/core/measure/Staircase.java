@@ -15,6 +15,7 @@ import org.unrulymarble.core.check.Fault;
  * @param reversals at each turn of direction the step from which the turning throw was made
  * @param settleStep mean of the reversals, without the first two when there are more than three; null for none
  * @param settlesAtShare null unless a miss steps in
+ * @param settling where it settles by all throws, and how sure that is; null as long as nothing went in, or nothing missed
  */
 public record Staircase(
         List<Integer> path,
@@ -23,7 +24,8 @@ public record Staircase(
         double furthestHeldM,
         List<Integer> reversals,
         @Nullable Double settleStep,
-        @Nullable Double settlesAtShare) {
+        @Nullable Double settlesAtShare,
+        @Nullable Settling settling) {
 
     /** startStep and makesToStep 1 to 1,000; results at most 10,000 letters H and M; stepM 0 to 200. */
     public record StaircaseAsk(Integer startStep, Integer makesToStep, OnMiss onMiss, String results, Double stepM) {
@@ -68,7 +70,15 @@ public record Staircase(
             step = next;
         }
         Double share = ask.onMiss() == OnMiss.STEP_IN ? (Double) Math.pow(0.5, 1.0 / ask.makesToStep()) : null;
-        return new Staircase(path, step, held, held * ask.stepM(), reversals, settle(reversals), share);
+        return new Staircase(
+                path,
+                step,
+                held,
+                held * ask.stepM(),
+                reversals,
+                settle(reversals),
+                share,
+                Settling.of(path, ask.results(), ask.makesToStep()));
     }
 
     static int afterMiss(OnMiss onMiss, int step) {
