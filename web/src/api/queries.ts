@@ -183,6 +183,13 @@ export const classOnLadder = (classId: string, ladderId: string) =>
       api("get", "/api/classes/{id}/ladders/{ladderId}/record", { params: { path: { id: classId, ladderId } } }),
   });
 
+export const cuesOnLadder = (classId: string, ladderId: string) =>
+  queryOptions({
+    queryKey: ["record", "class", classId, ladderId, "cues"],
+    queryFn: () =>
+      api("get", "/api/classes/{id}/ladders/{ladderId}/cues", { params: { path: { id: classId, ladderId } } }),
+  });
+
 export const taught = (classId: string, from: string, to: string) =>
   queryOptions({
     queryKey: ["record", "class", classId, "taught", from, to],

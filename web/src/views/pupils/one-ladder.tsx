@@ -6,6 +6,7 @@ import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, day, gate, side } from "../../words";
 import { texts } from "../../words/texts";
+import { CuesCalled } from "./cues-called";
 
 const t = texts("pupils");
 
@@ -86,6 +87,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
           </tbody>
         </table>
       </section>
+      <CuesCalled classId={record.classId} ladder={ladder} />
     </>
   );
 }

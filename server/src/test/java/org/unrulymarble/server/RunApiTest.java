@@ -242,6 +242,40 @@ class RunApiTest {
     }
 
     @Test
+    void a_cue_that_was_called_to_all_is_told_of_the_class_and_is_no_remark_on_anybody() {
+        JsonNode block = run.at("/sheet/script/blocks/1");
+        String ladderId = block.get("ladderId").stringValue();
+        String fault = run.get("sheet")
+                .get("ladders")
+                .valueStream()
+                .filter(l -> l.get("id").stringValue().equals(ladderId))
+                .findFirst()
+                .orElseThrow()
+                .at("/faults/0/id")
+                .stringValue();
+        int before = remarks();
+        send(event("FAULT_SEEN", ",\"segment\":%d,\"pupilId\":null,\"faultId\":\"%s\"".formatted(round, fault)));
+        send(hits(2));
+        finish();
+
+        JsonNode cues = api.get("/api/classes/" + run.get("classId").stringValue() + "/ladders/" + ladderId + "/cues")
+                .body();
+        assertThat(cues).anySatisfy(c -> {
+            assertThat(c.get("faultId").stringValue()).isEqualTo(fault);
+            assertThat(c.get("enough").booleanValue()).isFalse();
+            assertThat(c.get("chance").isNull()).isTrue();
+        });
+        assertThat(remarks()).isEqualTo(before);
+    }
+
+    private int remarks() {
+        return api.get("/api/pupils/" + worker + "/record")
+                .body()
+                .get("remarks")
+                .size();
+    }
+
+    @Test
     void what_two_devices_counted_stands_side_by_side_until_somebody_says_whose() {
         send(hits(1).replace("tablet", "one"));
         send(hits(2).replace("tablet", "two"));

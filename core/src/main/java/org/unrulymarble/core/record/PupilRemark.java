@@ -9,6 +9,7 @@ import org.unrulymarble.core.run.What;
  *
  * @param ladderId null for what was said after free combining
  * @param note the fault's id, a {@link What.Word}, the pupil's one word, or the id of the rung that the pupil chose
+ * @param set in which it was seen, said or called, from 1; null for remarks of earlier versions
  */
 public record PupilRemark(
         String pupilId,
@@ -16,4 +17,11 @@ public record PupilRemark(
         @Nullable String ladderId,
         @Nullable String rungId,
         What.Remarked.Kind kind,
-        String note) {}
+        String note,
+        @Nullable Integer set) {
+
+    public PupilRemark(
+            String pupilId, LocalDate on, String ladderId, String rungId, What.Remarked.Kind kind, String note) {
+        this(pupilId, on, ladderId, rungId, kind, note, null);
+    }
+}

@@ -308,7 +308,9 @@ public sealed interface What {
             WORD,
             SAID,
             /** The rung that a pupil chose, where each works on what they choose. */
-            CHOSE
+            CHOSE,
+            /** A cue that was called to all who worked: the fault was nobody's in particular. */
+            CALLED
         }
 
         Integer segment();

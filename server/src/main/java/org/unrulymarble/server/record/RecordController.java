@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.CueHelp;
 import org.unrulymarble.core.record.Ranked;
 import org.unrulymarble.core.record.TriedShare;
 import org.unrulymarble.core.skill.LearntSkill;
@@ -57,6 +58,12 @@ class RecordController {
     List<Challenge> ofLadder(@PathVariable UUID id, @PathVariable String ladderId) {
         upToDate(id);
         return views.ofLadder(id, ladderId);
+    }
+
+    /** How it went before and after each cue of a ladder that was called in this class. */
+    @GetMapping("/classes/{id}/ladders/{ladderId}/cues")
+    List<CueHelp> cues(@PathVariable UUID id, @PathVariable String ladderId) {
+        return views.cues(id, ladderId);
     }
 
     /** The class in order; nothing else shows one. */

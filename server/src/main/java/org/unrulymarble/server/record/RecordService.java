@@ -261,9 +261,18 @@ public class RecordService {
     }
 
     @Transactional(readOnly = true)
+    List<PupilRemark> remarksOfClass(UUID classId, String ladderId) {
+        return remarks.findByClassIdAndLadderIdOrderByOnDayAscIdAsc(classId, ladderId).stream()
+                .map(RemarkRow::remark)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
     List<PupilRemark> remarksOfPupil(UUID pupilId) {
         return remarks.findByPupilIdOrderByOnDayAsc(pupilId).stream()
                 .map(RemarkRow::remark)
+                // A cue called to all is no remark on this one.
+                .filter(r -> r.kind() != What.Remarked.Kind.CALLED)
                 .toList();
     }
 }

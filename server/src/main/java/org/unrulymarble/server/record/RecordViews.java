@@ -17,6 +17,7 @@ import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Attempt;
 import org.unrulymarble.core.record.Challenge;
+import org.unrulymarble.core.record.CueHelp;
 import org.unrulymarble.core.record.LadderRecord;
 import org.unrulymarble.core.record.OnLadder;
 import org.unrulymarble.core.record.OverTime;
@@ -156,6 +157,21 @@ class RecordViews {
         return kept.onLadder(classId, ladderId).stream()
                 .flatMap(r -> r.challenges().stream())
                 .toList();
+    }
+
+    /** How it went before and after each cue of a ladder that was called in this class. */
+    List<CueHelp> cues(UUID classId, String ladderId) {
+        access.see(classId);
+        Ladder ladder = ladders.catalogue().ladder(ladderId).orElseThrow(NotFound::new);
+        return CueHelp.of(
+                rows
+                        .findByClassIdAndLadderIdInAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(
+                                classId, List.of(ladderId))
+                        .stream()
+                        .map(AttemptRow::attempt)
+                        .toList(),
+                records.remarksOfClass(classId, ladderId),
+                ladder);
     }
 
     List<DayTaught> taught(UUID classId, LocalDate from, LocalDate to) {

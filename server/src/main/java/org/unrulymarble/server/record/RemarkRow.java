@@ -30,6 +30,7 @@ class RemarkRow implements Persistable<UUID> {
     private What.Remarked.Kind kind;
 
     private String note;
+    private Integer setNumber;
 
     protected RemarkRow() {}
 
@@ -43,6 +44,7 @@ class RemarkRow implements Persistable<UUID> {
         this.rungId = r.rungId();
         this.kind = r.kind();
         this.note = r.note();
+        this.setNumber = r.set();
     }
 
     /** Where it is about a ladder. */
@@ -51,7 +53,7 @@ class RemarkRow implements Persistable<UUID> {
     }
 
     PupilRemark remark() {
-        return new PupilRemark(pupilId.toString(), onDay, ladderId, rungId, kind, note);
+        return new PupilRemark(pupilId.toString(), onDay, ladderId, rungId, kind, note, setNumber);
     }
 
     @Override

@@ -16,6 +16,8 @@ interface RemarkRows extends JpaRepository<RemarkRow, UUID> {
 
     List<RemarkRow> findByClassIdOrderByOnDayAsc(UUID classId);
 
+    List<RemarkRow> findByClassIdAndLadderIdOrderByOnDayAscIdAsc(UUID classId, String ladderId);
+
     List<RemarkRow> findByClassIdAndLadderIdInAndKindOrderByOnDayAscIdAsc(
             UUID classId, Collection<String> ladderIds, What.Remarked.Kind kind);
 

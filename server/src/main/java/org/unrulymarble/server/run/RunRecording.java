@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.clock.Segment;
@@ -21,6 +22,7 @@ import org.unrulymarble.core.record.Watch;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RunScript;
 import org.unrulymarble.core.run.RunState;
+import org.unrulymarble.core.run.What;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.record.RecordService;
@@ -47,17 +49,30 @@ class RunRecording {
                 ? state.results().stream().map(r -> attempt(row, sheet, r)).toList()
                 : List.of();
         List<PupilRemark> remarks = state.finished()
-                ? state.remarks().stream()
-                        .filter(r -> r.pupilId() != null)
-                        .map(r -> remark(row, sheet, r))
-                        .toList()
+                ? state.remarks().stream().flatMap(r -> remarks(row, sheet, r)).toList()
                 : List.of();
         records.ofRun(row.id(), row.classId(), attempts, remarks);
     }
 
-    private static PupilRemark remark(RunHead row, Sheet sheet, RunState.Remark r) {
-        RunScript.ScriptBlock block = sheet.script().blockOf(sheet.script().segment(r.segment()));
-        return new PupilRemark(r.pupilId(), row.onDay(), block.ladderId(), r.rungId(), r.kind(), r.note());
+    /** A fault that was seen in general is nobody's own; its cue was called to all who worked then. */
+    private static Stream<PupilRemark> remarks(RunHead row, Sheet sheet, RunState.Remark r) {
+        Segment segment = sheet.script().segment(r.segment());
+        RunScript.ScriptBlock block = sheet.script().blockOf(segment);
+        int set = Math.max(0, segment.set()) + 1;
+        if (r.pupilId() != null)
+            return Stream.of(
+                    new PupilRemark(r.pupilId(), row.onDay(), block.ladderId(), r.rungId(), r.kind(), r.note(), set));
+        if (r.kind() != What.Remarked.Kind.FAULT || segment.turn() < 0) return Stream.empty();
+        return sheet.script().turnOf(segment).crews().stream()
+                .flatMap(crew -> crew.workers().stream())
+                .map(pupilId -> new PupilRemark(
+                        pupilId,
+                        row.onDay(),
+                        block.ladderId(),
+                        block.rungOf(pupilId, Math.max(0, segment.set())),
+                        What.Remarked.Kind.CALLED,
+                        r.note(),
+                        set));
     }
 
     private Attempt attempt(RunHead row, Sheet sheet, RoundResult r) {
