@@ -106,6 +106,11 @@ export const handOvers = (lessonId: string) =>
     queryFn: () => api("get", "/api/lessons/{id}/hand-overs", { params: { path: { id: lessonId } } }),
   });
 
+export const classCompany = (classId: string) =>
+  queryOptions({
+    queryKey: ["classes", classId, "company"],
+    queryFn: () => api("get", "/api/classes/{id}/company", { params: { path: { id: classId } } }),
+  });
 export const classesElsewhere = queryOptions({
   queryKey: ["classes", "elsewhere"],
   queryFn: () => api("get", "/api/classes/elsewhere"),

@@ -84,6 +84,7 @@ export type Challenge = Schemas["Challenge"];
 export type TypedIn = Schemas["TypedIn"];
 export type Corrected = Schemas["Wanted"];
 export type Attempt = Schemas["Attempt"];
+export type Company = Schemas["CompanyDoc"];
 export type CueHelp = Schemas["CueHelp"];
 export type Planning = Schemas["Planning"];
 export type SkillView = Schemas["SkillView"];

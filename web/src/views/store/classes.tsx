@@ -11,6 +11,7 @@ import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { count, day } from "../../words";
 import { texts } from "../../words/texts";
 import { SaveState } from "../plan/save-state";
+import { ClassCompany } from "./class-company";
 import { type ClassDraft, ClassFields } from "./class-fields";
 import { GiveClass } from "./give-class";
 import { RosterSheet } from "./roster-sheet";
@@ -170,6 +171,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
               client.invalidateQueries({ queryKey: ["record"] });
             }}
           />
+          <ClassCompany known={known} />
           <GiveClass known={known} />
           <SaveState plan={kept} />
         </div>

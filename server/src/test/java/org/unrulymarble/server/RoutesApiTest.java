@@ -99,6 +99,8 @@ class RoutesApiTest {
         Map<String, String> bodies = new LinkedHashMap<>();
         bodies.put("GET /api/classes/{id}", null);
         bodies.put("PUT /api/classes/{id}", roster);
+        bodies.put("GET /api/classes/{id}/company", null);
+        bodies.put("PUT /api/classes/{id}/company", "{\"apart\":[],\"together\":[]}");
         bodies.put("PUT /api/classes/{id}/teacher", "{\"version\":0,\"accountId\":\"%s\"}".formatted(classId));
         bodies.put("PUT /api/pupils/{id}/place", "{\"classId\":\"%s\",\"here\":false}".formatted(classId));
         bodies.put("GET /api/classes/{id}/record", null);

@@ -148,7 +148,7 @@ public final class ScriptWriter {
         for (int stage = 0; stage < circuit.stations(); stage++) {
             List<PlanPupil> here = groups.get(circuit.groupAt(p.station().number(), stage));
             List<List<List<String>>> waves =
-                    waves(here.stream().map(PlanPupil::id).toList(), p.ladder().perSpot(), p.waves());
+                    waves(here.stream().map(PlanPupil::id).toList(), p, setting);
             for (int wave = 0; wave < waves.size(); wave++)
                 for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, List.of(), p));
         }
@@ -162,7 +162,7 @@ public final class ScriptWriter {
                 .map(PlanPupil::id)
                 .toList();
         List<List<List<String>>> waves =
-                waves(members.stream().map(PlanPupil::id).toList(), p.ladder().perSpot(), p.waves());
+                waves(members.stream().map(PlanPupil::id).toList(), p, setting);
         List<RunScript.ScriptTurn> turns = new ArrayList<>();
         for (int wave = 0; wave < waves.size(); wave++)
             for (int part = 0; part < p.parts(); part++) turns.add(turn(wave, part, waves, others, p));
@@ -170,8 +170,10 @@ public final class ScriptWriter {
     }
 
     /** Crews in order, spread evenly over the waves: fourteen pairs in three waves are four, five and five. */
-    private static List<List<List<String>>> waves(List<String> pupilIds, int perSpot, int waves) {
-        List<List<String>> crews = Crews.of(pupilIds, perSpot);
+    private static List<List<List<String>>> waves(List<String> pupilIds, Placed p, Setting setting) {
+        int waves = p.waves();
+        List<List<String>> crews =
+                setting.company().seated(Crews.of(pupilIds, p.ladder().perSpot()));
         List<List<List<String>>> out = new ArrayList<>();
         for (int wave = 0; wave < waves; wave++)
             out.add(crews.subList(crews.size() * wave / waves, crews.size() * (wave + 1) / waves));

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,11 +33,13 @@ import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.rotation.Groups;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
 import org.unrulymarble.server.record.RecordService;
 import org.unrulymarble.server.store.ClassAccess;
+import org.unrulymarble.server.store.ClassCompany;
 import org.unrulymarble.server.store.KitService;
 import org.unrulymarble.server.store.Roster;
 import org.unrulymarble.server.store.SchoolClass;
@@ -45,6 +50,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional
 public class LessonService {
+
+    /** Who met last is kept apart where that costs little; what is longer ago nobody remembers. */
+    private static final int LESSONS_LOOKED_BACK = 3;
 
     private static final Duration COMES_BACK_FOR = Duration.ofDays(30);
 
@@ -60,6 +68,7 @@ public class LessonService {
     private final JsonMapper json;
     private final Clock clock;
     private final LessonRuns runs;
+    private final ClassCompany company;
 
     LessonService(
             LessonRows rows,
@@ -73,8 +82,10 @@ public class LessonService {
             Planning planning,
             JsonMapper json,
             Clock clock,
-            LessonRuns runs) {
+            LessonRuns runs,
+            ClassCompany company) {
         this.runs = runs;
+        this.company = company;
         this.kit = kit;
         this.records = records;
         this.planning = planning;
@@ -284,7 +295,31 @@ public class LessonService {
                 kit.kit(),
                 ladders.catalogue(),
                 planning,
-                standings);
+                standings,
+                company.of(schoolClass.id(), List.of()));
+    }
+
+    /** Who were in one group in the last lessons that had groups of their own. */
+    private List<Groups.Met> met(LessonRow row) {
+        return rows.findByClassIdAndGoneAtNullOrderByOnDayAscNameAsc(row.classId()).stream()
+                .filter(before -> before.onDay().isBefore(row.onDay()))
+                .sorted(Comparator.comparing(LessonRow::onDay).reversed())
+                .map(before -> LessonJson.read(json, before.plan()))
+                .map(lesson -> lesson.circuits().stream()
+                        .flatMap(c -> c.groups().stream())
+                        .toList())
+                .filter(groups -> !groups.isEmpty())
+                .limit(LESSONS_LOOKED_BACK)
+                .flatMap(List::stream)
+                .flatMap(LessonService::pairs)
+                .toList();
+    }
+
+    private static Stream<Groups.Met> pairs(List<String> group) {
+        return IntStream.range(0, group.size())
+                .boxed()
+                .flatMap(a -> IntStream.range(a + 1, group.size())
+                        .mapToObj(b -> new Groups.Met(group.get(a), group.get(b), 1)));
     }
 
     /**
@@ -330,6 +365,7 @@ public class LessonService {
         boolean byAbility = edits.stream().anyMatch(CircuitEdit.GroupBy.class::isInstance);
         Setting setting = setting(
                 schoolClass, space, byAbility ? records.standings(row.classId(), ladderIds(lesson)) : Standings.NONE);
+        if (byAbility) setting = setting.among(company.of(row.classId(), met(row)));
         Lesson out = lesson;
         for (int i = 0; i < edits.size(); i++) {
             try {

@@ -20,8 +20,10 @@ class ClassController {
 
     private final ClassService classes;
     private final SchoolYear year;
+    private final ClassCompany company;
 
-    ClassController(ClassService classes, SchoolYear year) {
+    ClassController(ClassService classes, SchoolYear year, ClassCompany company) {
+        this.company = company;
         this.classes = classes;
         this.year = year;
     }
@@ -57,6 +59,17 @@ class ClassController {
     @PostMapping("/list")
     ClassList list(@RequestBody ListText list) {
         return ClassList.read(list.text(), list.meanings());
+    }
+
+    /** Who is better apart in groups and pairs, and who belongs together. */
+    @GetMapping("/{id}/company")
+    ClassCompany.CompanyDoc company(@PathVariable UUID id) {
+        return company.see(id);
+    }
+
+    @PutMapping("/{id}/company")
+    ClassCompany.CompanyDoc keepCompany(@PathVariable UUID id, @RequestBody ClassCompany.CompanyDoc doc) {
+        return company.keep(id, doc);
     }
 
     @GetMapping("/{id}")

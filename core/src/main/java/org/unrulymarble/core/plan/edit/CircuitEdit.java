@@ -19,6 +19,7 @@ import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.Station;
+import org.unrulymarble.core.rotation.Company;
 import org.unrulymarble.core.rotation.Groups;
 
 /** Changes of what is done at the same time in different places. */
@@ -218,6 +219,10 @@ public sealed interface CircuitEdit extends Edit {
      * there counts as the class's middle.
      */
     record GroupBy(String circuitId, Groups.Mode mode) implements CircuitEdit {
+
+        /** Against a difference of one logit between groups, squared: to have met before costs a little. */
+        private static final double MET_WEIGHT = 0.05;
+
         public GroupBy {
             new Checks().required("mode", mode).done();
         }
@@ -232,8 +237,16 @@ public sealed interface CircuitEdit extends Edit {
             List<Groups.GroupPupil> pupils = setting.pupils().stream()
                     .map(p -> new Groups.GroupPupil(p.id(), level(p, ladders, setting)))
                     .toList();
-            Groups found =
-                    Groups.of(new Groups.GroupsAsk(mode, c.stations(), pupils, List.of(), List.of(), List.of(), 0.0));
+            Company company = setting.company();
+            Groups found = Groups.of(new Groups.GroupsAsk(
+                    mode, c.stations(), pupils, company.apart(), company.together(), company.met(), MET_WEIGHT));
+            new Checks()
+                    .that(
+                            found.feasible(),
+                            "mode",
+                            Fault.Rule.KIND,
+                            "groups in which who is to be apart is apart, and who is to be together is together: here that cannot be")
+                    .done();
             return with(lesson, c.withGroups(found.groups()));
         }
 
