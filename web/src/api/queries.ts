@@ -188,6 +188,13 @@ export const classOnLadder = (classId: string, ladderId: string) =>
       api("get", "/api/classes/{id}/ladders/{ladderId}/record", { params: { path: { id: classId, ladderId } } }),
   });
 
+export const standardsOnLadder = (classId: string, ladderId: string) =>
+  queryOptions({
+    queryKey: ["record", "class", classId, ladderId, "standards"],
+    queryFn: () =>
+      api("get", "/api/classes/{id}/ladders/{ladderId}/standards", { params: { path: { id: classId, ladderId } } }),
+  });
+
 export const cuesOnLadder = (classId: string, ladderId: string) =>
   queryOptions({
     queryKey: ["record", "class", classId, ladderId, "cues"],

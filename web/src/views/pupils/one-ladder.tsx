@@ -7,6 +7,7 @@ import { Failed, Loading } from "../../ui/states";
 import { bestAndLast, count, day, gate, side } from "../../words";
 import { texts } from "../../words/texts";
 import { CuesCalled } from "./cues-called";
+import { Standards } from "./standards";
 
 const t = texts("pupils");
 
@@ -26,6 +27,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
         <button type="button" className="btn btn-small" onClick={onBack}>
           {t("oneLadder.allLadders")}
         </button>
+        <Standards classId={record.classId} ladder={ladder} />
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
       <section className="relative overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>

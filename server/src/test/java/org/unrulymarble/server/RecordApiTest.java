@@ -202,6 +202,23 @@ class RecordApiTest {
         assertThat(api.get(path).body().get("readiness").get("school").stringValue())
                 .isEqualTo("IN_A_ROW");
         assertThat(api.put(path, chosen).status()).isEqualTo(409);
+        String standards = "/api/classes/" + classId + "/ladders/" + LADDER + "/standards";
+        JsonNode gates = api.get(standards).body().get(0);
+        String key = LADDER + "/" + gates.get("rungId").stringValue();
+        String said = "\"ofRungs\":{\"" + key + "\":%s}";
+        assertThat(api.put(path, api.get(path).text().replace("\"ofRungs\":{}", said.formatted("0.55")))
+                        .status())
+                .isEqualTo(200);
+        JsonNode own = api.get(standards).body().get(0);
+        assertThat(own.get("share").doubleValue()).isEqualTo(0.55);
+        assertThat(own.get("gates")).isEqualTo(gates.get("share"));
+        assertThat(api.put(path, api.get(path).text().replace(":0.55}", ":1.5}"))
+                        .badFields())
+                .containsExactly("readiness.ofRungs[" + key + "]");
+        assertThat(api.put(path, api.get(path).text().replace(said.formatted("0.55"), "\"ofRungs\":{}"))
+                        .status())
+                .isEqualTo(200);
+
         Api.Answer bad = api.put(path, api.get(path).text().replace("\"holdShare\":0.8", "\"holdShare\":0.4"));
         assertThat(bad.badFields()).containsExactly("readiness.holdShare");
         assertThat(api.put(path, api.get(path).text().replace("IN_A_ROW", "RECKONED"))

@@ -106,6 +106,7 @@ class RoutesApiTest {
         bodies.put("GET /api/classes/{id}/record", null);
         bodies.put("GET /api/classes/{id}/ladders/{ladderId}/record", null);
         bodies.put("GET /api/classes/{id}/ladders/{ladderId}/cues", null);
+        bodies.put("GET /api/classes/{id}/ladders/{ladderId}/standards", null);
         bodies.put("GET /api/classes/{id}/ranking", null);
         bodies.put("GET /api/classes/{id}/taught?from=2026-01-01&to=2026-12-31", null);
         bodies.put("GET /api/classes/{id}/shares", null);

@@ -38,6 +38,10 @@ public final class Judge {
         return difficulties.computeIfAbsent(
                 ladder.id(),
                 id -> Difficulties.of(
-                        ladder, how.holdShare(), how.standard() == Readiness.Standard.ONE_FOR_ALL, learnt.harder()));
+                        ladder,
+                        how.holdShare(),
+                        how.standard() == Readiness.Standard.ONE_FOR_ALL,
+                        learnt.harder(),
+                        how.ofRungs()));
     }
 }

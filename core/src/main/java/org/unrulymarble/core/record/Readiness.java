@@ -1,7 +1,10 @@
 package org.unrulymarble.core.record;
 
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.skill.Difficulties;
 
 /**
  * How a class decides who goes up: by which school, and with which standards. Each school's answer is shown; the chosen one is the advice.
@@ -14,6 +17,7 @@ import org.unrulymarble.core.check.Fault;
  * @param minTries fewer weighted tries say nothing
  * @param halfLifeDays after so many days a try counts half
  * @param unconfirmedWeight what a try from home or typed in counts until it is confirmed, 0 to 1
+ * @param ofRungs shares that hold single rungs, whatever holds the others, by ladder and rung as {@link Difficulties#key}; 0 to 600
  */
 public record Readiness(
         School school,
@@ -26,7 +30,38 @@ public record Readiness(
         Double sure,
         Double minTries,
         Double halfLifeDays,
-        Double unconfirmedWeight) {
+        Double unconfirmedWeight,
+        @Nullable Map<String, Double> ofRungs) {
+
+    private static final int MOST_RUNGS = 600;
+
+    /** As the usual standard has every rung. */
+    public Readiness(
+            School school,
+            Integer inARow,
+            Integer ofMet,
+            Integer ofRounds,
+            Standard standard,
+            Double holdShare,
+            Double floorShare,
+            Double sure,
+            Double minTries,
+            Double halfLifeDays,
+            Double unconfirmedWeight) {
+        this(
+                school,
+                inARow,
+                ofMet,
+                ofRounds,
+                standard,
+                holdShare,
+                floorShare,
+                sure,
+                minTries,
+                halfLifeDays,
+                unconfirmedWeight,
+                null);
+    }
 
     /** The schools of readiness. */
     public enum School {
@@ -49,6 +84,12 @@ public record Readiness(
             new Readiness(School.RECKONED, 3, 3, 5, Standard.OWN_GATE, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
 
     public Readiness {
+        ofRungs = ofRungs == null ? Map.of() : ofRungs;
+        Checks shares = new Checks().entries("ofRungs", ofRungs.values(), 0, MOST_RUNGS);
+        ofRungs.forEach(
+                (rung, share) -> shares.text("ofRungs", rung, 121).range("ofRungs[" + rung + "]", share, 0.01, 0.99));
+        shares.done();
+        ofRungs = Map.copyOf(ofRungs);
         new Checks()
                 .required("school", school)
                 .required("standard", standard)

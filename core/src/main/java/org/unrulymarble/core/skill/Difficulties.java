@@ -33,14 +33,16 @@ public final class Difficulties {
 
     /** The house's own. @param usualShare the standard where a gate names none */
     public static Difficulties of(Ladder ladder, double usualShare) {
-        return of(ladder, usualShare, false, Map.of());
+        return of(ladder, usualShare, false, Map.of(), Map.of());
     }
 
     /**
      * @param usualShare the standard where a gate gives none, or {@code forAll} rungs
      * @param harder by how much the records found a rung harder than the house, by {@link #key}
+     * @param said the standard of single rungs as their teacher has it, by {@link #key}
      */
-    public static Difficulties of(Ladder ladder, double usualShare, boolean forAll, Map<String, Double> harder) {
+    public static Difficulties of(
+            Ladder ladder, double usualShare, boolean forAll, Map<String, Double> harder, Map<String, Double> said) {
         List<Rung> rungs = ladder.rungs();
         double[] difficulty = new double[rungs.size()];
         double[] houses = new double[rungs.size()];
@@ -49,7 +51,8 @@ public final class Difficulties {
         double asked = 0;
         for (int i = 0; i < rungs.size(); i++) {
             OptionalDouble own = GateStandard.of(rungs.get(i));
-            standard[i] = forAll ? usualShare : own.orElse(usualShare);
+            standard[i] = said.getOrDefault(
+                    key(ladder.id(), rungs.get(i).id()), forAll ? usualShare : own.orElse(usualShare));
             double expected = Ability.logit(rungs.get(i).pace().share());
             double alone = i == 0 ? -expected : below + Math.max(LEAST_STEP, asked - expected);
             difficulty[i] =

@@ -1,12 +1,14 @@
 package org.unrulymarble.core.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.chance.Mastery;
 import org.unrulymarble.core.ladder.Catalogue;
@@ -15,6 +17,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RoundTime;
 import org.unrulymarble.core.run.What;
+import org.unrulymarble.core.skill.Difficulties;
 import org.unrulymarble.core.skill.LearntSkill;
 
 class AdviceTest {
@@ -111,6 +114,42 @@ class AdviceTest {
         how = new Readiness(
                 Readiness.School.IN_A_ROW, 3, 3, 5, Readiness.Standard.OWN_GATE, 0.8, 0.5, 0.9, 12.0, 42.0, 0.5);
         assertThat(advice().verdict()).isEqualTo(Mastery.Advice.UP);
+    }
+
+    /** The share that holds a rung can be said for that rung alone; what is known of the pupil stays what it is. */
+    @Test
+    void a_rung_is_held_at_the_share_that_its_teacher_says() {
+        tries(Side.RIGHT, 21, 9, 3);
+        tries(Side.LEFT, 21, 9, 3);
+        Advice strict = advice();
+        how = withShare(0.5);
+        Advice mild = advice();
+
+        assertThat(mild.sides().get(0).chanceHolds())
+                .isGreaterThan(strict.sides().get(0).chanceHolds() + 0.2);
+        assertThat(mild.sides().get(0).share()).isEqualTo(strict.sides().get(0).share());
+        assertThat(new Judge(how, LearntSkill.NOTHING, TODAY)
+                        .difficulties(LADDER)
+                        .standard(RUNG))
+                .isEqualTo(0.5);
+        assertThatThrownBy(() -> withShare(1.5)).hasMessageContaining("ofRungs[" + LADDER.id() + "/" + RUNG + "]");
+    }
+
+    private static Readiness withShare(double share) {
+        Readiness usual = Readiness.USUAL;
+        return new Readiness(
+                usual.school(),
+                usual.inARow(),
+                usual.ofMet(),
+                usual.ofRounds(),
+                usual.standard(),
+                usual.holdShare(),
+                usual.floorShare(),
+                usual.sure(),
+                usual.minTries(),
+                usual.halfLifeDays(),
+                usual.unconfirmedWeight(),
+                Map.of(Difficulties.key(LADDER.id(), RUNG), share));
     }
 
     @Test

@@ -3,14 +3,19 @@ package org.unrulymarble.server.record;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Fault;
+import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.record.Advice;
 import org.unrulymarble.core.record.Judge;
 import org.unrulymarble.core.record.Readiness;
+import org.unrulymarble.core.skill.Difficulties;
+import org.unrulymarble.core.skill.GateStandard;
 import org.unrulymarble.server.account.SignedIn;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.Stale;
@@ -38,6 +43,22 @@ class AdviceService {
 
     /** @param version 0 for a class that goes by the usual */
     record ReadinessView(long version, Readiness readiness) {}
+
+    /** The share that holds a rung. @param gates the one at which its gate is met half of the time, or null where it gives none */
+    record RungStandard(
+            String rungId, double share, @Nullable Double gates) {}
+
+    /** What holds each rung of a ladder in this class. */
+    List<RungStandard> standards(UUID classId, Ladder ladder) {
+        Difficulties here = judge(classId).difficulties(ladder);
+        return ladder.rungs().stream()
+                .map(r -> {
+                    OptionalDouble gates = GateStandard.of(r);
+                    return new RungStandard(
+                            r.id(), here.standard(r.id()), gates.isPresent() ? (Double) gates.getAsDouble() : null);
+                })
+                .toList();
+    }
 
     @Transactional(readOnly = true)
     ReadinessView readiness(UUID classId) {

@@ -1,14 +1,20 @@
 package org.unrulymarble.server.record;
 
+import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.unrulymarble.core.record.Readiness;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** How a class decides who goes up; a class without a row goes by the usual. */
 @Entity
@@ -40,6 +46,25 @@ class ReadinessRow {
     private double halfLifeDays;
     private double unconfirmedWeight;
 
+    @Convert(converter = Shares.class)
+    private Map<String, Double> ofRungs;
+
+    /** Shares by rung, as JSON. */
+    static class Shares implements AttributeConverter<Map<String, Double>, String> {
+
+        private static final JsonMapper JSON = JsonMapper.builder().build();
+
+        @Override
+        public String convertToDatabaseColumn(Map<String, Double> shares) {
+            return shares == null || shares.isEmpty() ? null : JSON.writeValueAsString(new TreeMap<>(shares));
+        }
+
+        @Override
+        public Map<String, Double> convertToEntityAttribute(String column) {
+            return column == null ? Map.of() : JSON.readValue(column, new TypeReference<Map<String, Double>>() {});
+        }
+    }
+
     protected ReadinessRow() {}
 
     ReadinessRow(UUID classId, Readiness how) {
@@ -59,6 +84,7 @@ class ReadinessRow {
         minTries = how.minTries();
         halfLifeDays = how.halfLifeDays();
         unconfirmedWeight = how.unconfirmedWeight();
+        ofRungs = how.ofRungs();
     }
 
     long version() {
@@ -77,6 +103,7 @@ class ReadinessRow {
                 sure,
                 minTries,
                 halfLifeDays,
-                unconfirmedWeight);
+                unconfirmedWeight,
+                ofRungs);
     }
 }

@@ -60,6 +60,12 @@ class RecordController {
         return views.ofLadder(id, ladderId);
     }
 
+    /** What share of tries holds each rung of a ladder in this class. */
+    @GetMapping("/classes/{id}/ladders/{ladderId}/standards")
+    List<AdviceService.RungStandard> standards(@PathVariable UUID id, @PathVariable String ladderId) {
+        return views.standards(id, ladderId);
+    }
+
     /** How it went before and after each cue of a ladder that was called in this class. */
     @GetMapping("/classes/{id}/ladders/{ladderId}/cues")
     List<CueHelp> cues(@PathVariable UUID id, @PathVariable String ladderId) {

@@ -159,6 +159,12 @@ class RecordViews {
                 .toList();
     }
 
+    /** What holds each rung of a ladder in this class. */
+    List<AdviceService.RungStandard> standards(UUID classId, String ladderId) {
+        access.see(classId);
+        return advice.standards(classId, ladders.catalogue().ladder(ladderId).orElseThrow(NotFound::new));
+    }
+
     /** How it went before and after each cue of a ladder that was called in this class. */
     List<CueHelp> cues(UUID classId, String ladderId) {
         access.see(classId);
