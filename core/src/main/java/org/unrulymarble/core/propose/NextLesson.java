@@ -234,6 +234,15 @@ public record NextLesson(
                 || ladder.sports().contains(EVERY_SPORT);
     }
 
+    private static List<Task> ofTheSport(List<Task> tasks, Wishes wishes) {
+        return tasks.stream()
+                .filter(t -> wishes.sport() == null
+                        || t.ladder().part() != Part.MAIN
+                        || t.ladder().sports().contains(wishes.sport())
+                        || wishes.keep().contains(t.ladder().id()))
+                .toList();
+    }
+
     /** Where the ball comes first, a warm-up without one would stand in its place. */
     private static boolean opens(Task task, Lesson.Shape shape) {
         return shape != Lesson.Shape.BALL_FIRST
@@ -247,7 +256,10 @@ public record NextLesson(
                 .filter(Task::goes)
                 .filter(t -> opens(t, lesson.shape()))
                 .toList();
-        Answered answered = answered(lesson, wishes, goes, proposer).orElse(null);
+        // What goes with every sport fills up only where the sport's own does not make a lesson.
+        Answered answered = answered(lesson, wishes, ofTheSport(goes, wishes), proposer)
+                .or(() -> wishes.sport() == null ? Optional.empty() : answered(lesson, wishes, goes, proposer))
+                .orElse(null);
         if (answered == null) return none(tasks);
         List<Task> fitting = answered.fitting();
         ProposeAsk ask = answered.ask();
