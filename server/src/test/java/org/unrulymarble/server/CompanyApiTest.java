@@ -58,13 +58,7 @@ class CompanyApiTest {
         assertThat(crews).anyMatch(c -> c.containsAll(List.of(pupils.get(2), pupils.get(7))));
         api.delete("/api/runs/" + run.get("id").stringValue());
 
-        JsonNode grouped = api.post(
-                        "/api/lessons/" + lessonId + "/edited",
-                        "{\"lesson\":%s,\"edits\":[{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[\"b1\",\"b2\"]},{\"type\":\"GROUP_BY\",\"circuitId\":\"c\",\"mode\":\"EVEN\"}]}"
-                                .formatted(api.get("/api/lessons/" + lessonId)
-                                        .body()
-                                        .get("lesson")))
-                .body();
+        JsonNode grouped = edited(lessonId, "{\"type\":\"GROUP_BY\",\"circuitId\":\"c\",\"mode\":\"EVEN\"}");
         List<List<String>> groups = grouped.at("/circuits/0/groups")
                 .valueStream()
                 .map(g -> g.valueStream().map(JsonNode::stringValue).toList())
@@ -72,6 +66,44 @@ class CompanyApiTest {
         assertThat(groups).hasSize(2).noneMatch(g -> g.containsAll(List.of(pupils.get(0), pupils.get(1))));
         assertThat(groups).anyMatch(g -> g.containsAll(List.of(pupils.get(2), pupils.get(7))));
         assertThat(api.get("/api/lessons/" + lessonId).text()).doesNotContain("\"company\"");
+    }
+
+    @Test
+    void who_went_round_together_last_time_goes_with_others_now() {
+        String before = lesson();
+        JsonNode saved = api.get("/api/lessons/" + before).body();
+        JsonNode grouped = edited(
+                before,
+                "{\"type\":\"SET_GROUPS\",\"circuitId\":\"c\",\"groups\":[%s,%s]}".formatted(ids(0, 4), ids(4, 8)));
+        assertThat(api.put(
+                                "/api/lessons/" + before,
+                                "{\"version\":%s,\"classId\":\"%s\",\"spaceId\":%s,\"name\":\"Before\",\"onDay\":\"2030-01-01\",\"lesson\":%s}"
+                                        .formatted(saved.get("version"), classId, saved.get("spaceId"), grouped))
+                        .status())
+                .isEqualTo(200);
+
+        JsonNode now = edited(lesson(), "{\"type\":\"GROUP_BY\",\"circuitId\":\"c\",\"mode\":\"EVEN\"}");
+        assertThat(now.at("/circuits/0/groups").valueStream())
+                .hasSize(2)
+                .allSatisfy(g -> assertThat(g.valueStream().filter(id -> pupils.indexOf(id.stringValue()) < 4))
+                        .hasSize(2));
+    }
+
+    /** The lesson's two blocks at the same time, and one more edit. */
+    private JsonNode edited(String lessonId, String edit) {
+        return api.post(
+                        "/api/lessons/" + lessonId + "/edited",
+                        "{\"lesson\":%s,\"edits\":[{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[\"b1\",\"b2\"]},%s]}"
+                                .formatted(
+                                        api.get("/api/lessons/" + lessonId)
+                                                .body()
+                                                .get("lesson"),
+                                        edit))
+                .body();
+    }
+
+    private String ids(int from, int to) {
+        return "[\"" + String.join("\",\"", pupils.subList(from, to)) + "\"]";
     }
 
     @Test

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
@@ -42,12 +41,10 @@ public record NextLesson(
         @Nullable Minutes oneAfterTheOther) {
 
     private static final String EVERY_SPORT = "all";
-    private static final int MOST_MENDS = 8;
     private static final long SEC_PER_MIN = 60;
     private static final int MOST_PASSED_OVER = 5;
     private static final int MOST_LAID = 6;
     private static final double LEAST_MOVING = 0.05;
-    private static final int MOST_WATERS = 3;
 
     /** Groups and stations are worth their trouble where each pupil moves so much more of the time. */
     private static final double LEAST_GAIN = 0.05;
@@ -320,10 +317,10 @@ public record NextLesson(
             blocks.add(block);
             reasons.add(task.reason(block.id()));
         }
-        if (laid == null) return new Chosen(mended(lesson.withBlocks(blocks), setting), reasons);
+        if (laid == null) return new Chosen(Mending.of(lesson.withBlocks(blocks), setting), reasons);
         if (reasons.size() == picks.size()) stations(laid, blocks, reasons);
         Lesson together = lesson.withBlocks(blocks).withCircuits(List.of(laid.circuit()));
-        return new Chosen(mended(together, setting), reasons);
+        return new Chosen(Mending.of(together, setting), reasons);
     }
 
     private static void stations(Beside.Laid laid, List<Block> blocks, List<Reason> reasons) {
@@ -343,55 +340,6 @@ public record NextLesson(
 
     private static long moves(Chosen chosen, Setting setting) {
         return LessonTimes.of(chosen.lesson(), setting).movingSecPerPupil();
-    }
-
-    /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, and nobody stands idle for long. */
-    private static Lesson mended(Lesson lesson, Setting setting) {
-        Lesson now = lesson;
-        for (int i = 0; i < MOST_MENDS; i++) {
-            Finding stop = first(now, setting, f -> f.level() == Finding.Level.STOP);
-            if (stop == null) break;
-            now = Findings.mended(now, setting, stop.id());
-        }
-        now = shaped(now, setting);
-        for (int i = 0; i < MOST_WATERS; i++) {
-            Lesson next = watered(now, setting);
-            if (next == now) break;
-            now = next;
-        }
-        return Findings.occupied(now, setting);
-    }
-
-    /** In the order that its shape asks for. */
-    private static Lesson shaped(Lesson lesson, Setting setting) {
-        Lesson now = lesson;
-        for (int i = 0; i < MOST_MENDS; i++) {
-            Finding wrong = first(
-                    now,
-                    setting,
-                    f -> f.code() == Finding.Code.BALL_NOT_FIRST || f.code() == Finding.Code.COOL_DOWN_NOT_REVERSED);
-            if (wrong == null) break;
-            now = Findings.mended(now, setting, wrong.id());
-        }
-        return now;
-    }
-
-    /** With water where it lacks most, for which everything may become a few seconds shorter; the same where it does not go. */
-    private static Lesson watered(Lesson lesson, Setting setting) {
-        Finding dry = first(lesson, setting, f -> f.code() == Finding.Code.WATER_MISSING);
-        if (dry == null) return lesson;
-        Lesson watered = Findings.mended(lesson, setting, dry.id());
-        Finding late = first(watered, setting, f -> f.code() == Finding.Code.PAST_BELL);
-        if (late != null && late.mend().kind() == Finding.Mend.Kind.FIT_TO_BELL)
-            watered = Findings.mended(watered, setting, late.id());
-        return LessonTimes.of(watered, setting).totalSec() <= SEC_PER_MIN * watered.minutes() ? watered : lesson;
-    }
-
-    private static Finding first(Lesson lesson, Setting setting, Predicate<Finding> which) {
-        return Findings.of(lesson, setting).findings().stream()
-                .filter(f -> f.mend() != null && which.test(f))
-                .findFirst()
-                .orElse(null);
     }
 
     private static List<PassedOver> passedOver(List<Task> tasks, Set<String> in) {

@@ -5,7 +5,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,8 +12,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,7 +30,6 @@ import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Standings;
-import org.unrulymarble.core.rotation.Groups;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -51,9 +47,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class LessonService {
 
-    /** Who met last is kept apart where that costs little; what is longer ago nobody remembers. */
-    private static final int LESSONS_LOOKED_BACK = 3;
-
     private static final Duration COMES_BACK_FOR = Duration.ofDays(30);
 
     private final LessonRows rows;
@@ -69,6 +62,7 @@ public class LessonService {
     private final Clock clock;
     private final LessonRuns runs;
     private final ClassCompany company;
+    private final GroupsBefore before;
 
     LessonService(
             LessonRows rows,
@@ -83,9 +77,11 @@ public class LessonService {
             JsonMapper json,
             Clock clock,
             LessonRuns runs,
-            ClassCompany company) {
+            ClassCompany company,
+            GroupsBefore before) {
         this.runs = runs;
         this.company = company;
+        this.before = before;
         this.kit = kit;
         this.records = records;
         this.planning = planning;
@@ -299,29 +295,6 @@ public class LessonService {
                 company.of(schoolClass.id(), List.of()));
     }
 
-    /** Who were in one group in the last lessons that had groups of their own. */
-    private List<Groups.Met> met(LessonRow row) {
-        return rows.findByClassIdAndGoneAtNullOrderByOnDayAscNameAsc(row.classId()).stream()
-                .filter(before -> before.onDay().isBefore(row.onDay()))
-                .sorted(Comparator.comparing(LessonRow::onDay).reversed())
-                .map(before -> LessonJson.read(json, before.plan()))
-                .map(lesson -> lesson.circuits().stream()
-                        .flatMap(c -> c.groups().stream())
-                        .toList())
-                .filter(groups -> !groups.isEmpty())
-                .limit(LESSONS_LOOKED_BACK)
-                .flatMap(List::stream)
-                .flatMap(LessonService::pairs)
-                .toList();
-    }
-
-    private static Stream<Groups.Met> pairs(List<String> group) {
-        return IntStream.range(0, group.size())
-                .boxed()
-                .flatMap(a -> IntStream.range(a + 1, group.size())
-                        .mapToObj(b -> new Groups.Met(group.get(a), group.get(b), 1)));
-    }
-
     /**
      * The lesson as it would be after a finding's mend; nothing is saved.
      *
@@ -365,7 +338,7 @@ public class LessonService {
         boolean byAbility = edits.stream().anyMatch(CircuitEdit.GroupBy.class::isInstance);
         Setting setting = setting(
                 schoolClass, space, byAbility ? records.standings(row.classId(), ladderIds(lesson)) : Standings.NONE);
-        if (byAbility) setting = setting.among(company.of(row.classId(), met(row)));
+        if (byAbility) setting = setting.among(company.of(row.classId(), before.met(row)));
         Lesson out = lesson;
         for (int i = 0; i < edits.size(); i++) {
             try {
