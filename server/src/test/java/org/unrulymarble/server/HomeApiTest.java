@@ -2,6 +2,14 @@ package org.unrulymarble.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -24,10 +32,21 @@ import tools.jackson.databind.json.JsonMapper;
 @ApiTest
 class HomeApiTest {
 
+    private static final Schema CARD = schema();
+
     @Autowired
     private Api api;
 
     private String classId;
+
+    private static Schema schema() {
+        try {
+            return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(Files.readString(Path.of("../docs/schemas/card.json")));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     @BeforeEach
     void asTeacher() {
@@ -75,7 +94,9 @@ class HomeApiTest {
         String page = api.get("/api/home/cards/" + cardId + "/page?look=true").text();
         String from = "id=\"card-data\">";
         int at = page.indexOf(from) + from.length();
-        return JsonMapper.shared().readTree(page.substring(at, page.indexOf("</script>", at)));
+        String data = page.substring(at, page.indexOf("</script>", at));
+        assertThat(CARD.validate(data, InputFormat.JSON)).as(data).isEmpty();
+        return JsonMapper.shared().readTree(data);
     }
 
     private static String code(JsonNode data, int practice, List<Integer> numbers, ReturnCode.Felt felt) {
