@@ -26,7 +26,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
       <section className="relative mt-2 overflow-x-auto" tabIndex={0} aria-label={t("attemptsOfPupil.attempts")}>
-        <table className="w-full border-collapse text-[0.95rem]" data-testid="attempts">
+        <table className="stacks w-full border-collapse text-[0.95rem]" data-testid="attempts">
           <thead>
             <tr className="border-b-[3px] border-ink text-left">
               {["Day", "Task", "Side", "Set", "Score", "Missed", "Ball", "Space", "Counted by", ""].map((h) => (
@@ -51,7 +51,9 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                     {a.modifiers.length > 0 && ` + ${a.modifiers.map((m) => modifier[m]).join(", ")}`}
                   </td>
                   <td className="pr-4">{side[a.side]}</td>
-                  <td className="clock pr-4">{a.set}</td>
+                  <td className="clock pr-4" data-label={t("attemptsOfPupil.set")}>
+                    {a.set}
+                  </td>
                   <td className="clock pr-4 whitespace-nowrap">
                     {matchSaid(a.detail) ??
                       score(
@@ -71,7 +73,9 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                       </strong>
                     )}
                   </td>
-                  <td className="clock pr-4">{a.misses ?? "–"}</td>
+                  <td className="clock pr-4" data-label={t("attemptsOfPupil.missed")}>
+                    {a.misses ?? "–"}
+                  </td>
                   <td className="pr-4">{a.ball ?? "–"}</td>
                   <td className="pr-4">{a.space}</td>
                   <td className="pr-4 no-underline">
