@@ -7,6 +7,7 @@ import { classes, diskRoom, session } from "./api/queries";
 import type { Who } from "./api/types";
 import { ChosenClass, useClassChoice } from "./chosen-class";
 import { Empty, Failed, Loading, Soon } from "./ui/states";
+import { useTopOfPage } from "./ui/use-top-of-page";
 import { Help } from "./views/help/help";
 import { SignIn } from "./views/session/sign-in";
 import { texts } from "./words/texts";
@@ -140,6 +141,7 @@ function Frame({ who }: { who: Who }) {
   const choice = useClassChoice(known.data ?? []);
   const navigate = useNavigate();
   const mine = useMemo(() => viewsFor(who), [who]);
+  useTopOfPage();
   useEffect(() => {
     const byNumber = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLElement && e.target.closest("input, textarea, select, [role=dialog]");

@@ -8,13 +8,14 @@ const t = texts("pupils");
 
 /** Smaller than this, chance alone is an unlikely reason; how unlikely is told all the same. */
 const UNLIKELY = 0.1;
+const HARDLY = 0.01;
 
 /** Cues that were called on a ladder, and how it went before and after: told carefully, for practice helps as well. */
 export function CuesCalled({ classId, ladder }: { classId: string; ladder: Ladder }) {
   const cues = useQuery(cuesOnLadder(classId, ladder.id));
   if (!cues.data || cues.data.length === 0) return null;
   return (
-    <section className="mt-6" aria-labelledby="cues">
+    <section className="mb-5 max-w-[60rem]" aria-labelledby="cues">
       <h3 id="cues" className="font-bold">
         {t("cues.title")}
       </h3>
@@ -44,8 +45,8 @@ function told(c: CueHelp): string {
       afterTries: after.tries,
       pupils: c.pupils,
     }),
-    c.chance < UNLIKELY
-      ? t("cues.unlikely", { chance: percent(c.chance) })
-      : t("cues.chance", { chance: percent(c.chance) }),
+    c.chance < HARDLY
+      ? t("cues.hardly")
+      : t(c.chance < UNLIKELY ? "cues.unlikely" : "cues.chance", { chance: percent(c.chance) }),
   ].join(" ");
 }

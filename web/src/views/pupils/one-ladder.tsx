@@ -29,6 +29,7 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
         </button>
         <Standards classId={record.classId} ladder={ladder} />
       </div>
+      <CuesCalled classId={record.classId} ladder={ladder} />
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
       <section className="relative overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>
         <table className="border-collapse">
@@ -89,7 +90,6 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
           </tbody>
         </table>
       </section>
-      <CuesCalled classId={record.classId} ladder={ladder} />
     </>
   );
 }

@@ -34,11 +34,11 @@ it("keeps two apart or together, and takes it back", async () => {
 it("says what is wrong with a pair that is refused", async () => {
   serve({
     [`GET ${path}`]: { apart: [["ada", "ben"]], together: [] },
-    [`PUT ${path}`]: () => refusal(400, { together: "must be a pair that is not to be apart" }),
+    [`PUT ${path}`]: () => refusal(400, { together: "must be two who are not to be apart" }),
   });
   show(<ClassCompany known={known} />);
   press("Apart and together");
   await pressSoon("Keep them together");
-  expect(await screen.findByRole("alert")).toHaveTextContent("This pair must be a pair that is not to be apart.");
+  expect(await screen.findByRole("alert")).toHaveTextContent("This pair must be two who are not to be apart.");
   expect(screen.queryAllByText("Ada and Ben")).toHaveLength(1);
 });

@@ -58,7 +58,7 @@ public class ClassCompany implements Moved, Erased {
                         doc.together().stream().noneMatch(pair -> both.contains(Set.copyOf(pair))),
                         "together",
                         Fault.Rule.KIND,
-                        "a pair that is not to be apart")
+                        "two who are not to be apart")
                 .done();
         rows.deleteOfClass(classId);
         doc.apart().forEach(pair -> rows.save(new CompanyRow(classId, pair, true)));
