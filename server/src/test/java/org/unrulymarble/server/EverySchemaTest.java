@@ -11,14 +11,19 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.unrulymarble.core.ladder.MovedRungs;
+import org.unrulymarble.core.plan.Block;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A file of every earlier version of the schema, with rows in all its tables, is brought up to date and holds what it held. */
 class EverySchemaTest {
@@ -34,6 +39,8 @@ class EverySchemaTest {
             "SPACE.WALL_DEPTH_M");
     /** What is concluded from attempts is concluded anew. */
     private static final String WORKED_OUT = "LADDER_RECORD.FOR_DAY";
+
+    private static final List<String> IN_PLANS = List.of("lesson.plan", "run.sheet", "home_card.body");
 
     @TempDir
     private Path folder;
@@ -62,6 +69,52 @@ class EverySchemaTest {
                 if (version.equals("1") && MEASURED_ANEW.contains(name) || name.equals(WORKED_OUT)) return;
                 assertThat(after.get(table).get(column)).as(name).isEqualTo(values);
             }));
+        }
+    }
+
+    /** Plans, sheets and cards hold both ids side by side. */
+    @Test
+    void a_rung_that_moved_to_another_ladder_takes_along_what_hangs_on_it() throws SQLException {
+        MovedRungs.At before = new MovedRungs.At("lateral-pass", "late-school");
+        MovedRungs.At now = MovedRungs.now(before.ladderId(), before.rungId());
+        String url = "jdbc:h2:file:" + folder.resolve("moved");
+        migrate(url, "25");
+        try (Connection file = DriverManager.getConnection(url, "marble", "")) {
+            fill(file);
+            for (String table : List.of("attempt", "standing", "remark"))
+                change(file, "update " + table + " set ladder_id = 'lateral-pass', rung_id = 'late-school'");
+            for (String column : IN_PLANS) {
+                String[] at = column.split("\\.");
+                change(file, "update " + at[0] + " set " + at[1] + " = '" + work(before) + "'");
+            }
+        }
+
+        migrate(url, "latest");
+
+        try (Connection file = DriverManager.getConnection(url, "marble", "")) {
+            Map<String, Map<String, List<String>>> held = held(file);
+            for (String table : List.of("ATTEMPT", "STANDING", "REMARK"))
+                assertThat(held.get(table))
+                        .as(table)
+                        .containsEntry("LADDER_ID", List.of(now.ladderId(), "again"))
+                        .containsEntry("RUNG_ID", List.of(now.rungId(), "again"));
+            for (String column : IN_PLANS) {
+                String[] at = column.toUpperCase(Locale.ROOT).split("\\.");
+                assertThat(held.get(at[0])).as(column).containsEntry(at[1], List.of(work(now), "again"));
+            }
+            assertThat(held.get("LADDER_RECORD"))
+                    .containsEntry("LADDER_ID", List.of("1", "2", "lateral-pass-flat", "again"));
+        }
+    }
+
+    private static String work(MovedRungs.At at) {
+        return JsonMapper.shared()
+                .writeValueAsString(Map.of("blocks", List.of(new Block.Task(at.ladderId(), at.rungId()))));
+    }
+
+    private static void change(Connection file, String sql) throws SQLException {
+        try (Statement change = file.createStatement()) {
+            change.execute(sql);
         }
     }
 

@@ -65,6 +65,19 @@ class ResultsFileApiTest {
     }
 
     @Test
+    void what_was_recorded_on_a_rung_that_has_moved_is_brought_in_where_it_stands_now() {
+        String saved = """
+                pupil,day,ladder,rung,side,score
+                Amaru T.,2026-11-20,lateral-pass,late-school,right,9
+                """;
+
+        assertThat(bring(saved, false).get("kept").booleanValue()).isTrue();
+        assertThat(api.get(path + "/results.csv").text())
+                .contains("lateral-pass-flat,no-spin")
+                .doesNotContain("late-school");
+    }
+
+    @Test
     void what_was_scored_otherwise_goes_out_and_in_and_has_a_best_of_its_own() {
         String saved = """
                 pupil,day,ladder,rung,side,score,space,scored_by

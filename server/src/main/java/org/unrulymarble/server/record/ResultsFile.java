@@ -12,6 +12,7 @@ import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Fields;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Modifier;
+import org.unrulymarble.core.ladder.MovedRungs;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.Detail;
 import org.unrulymarble.core.measure.Measure;
@@ -127,8 +128,13 @@ final class ResultsFile {
         Attempt attempt(Map<String, String> pupils, Catalogue catalogue) {
             String ladder = line.text(Column.LADDER.title());
             String rung = line.text(Column.RUNG.title());
-            if (ladder != null && rung != null && catalogue.rung(ladder, rung).isEmpty())
-                line.wrong(Column.RUNG.title(), Fault.Rule.UNKNOWN, ladder + ", " + rung);
+            if (ladder != null && rung != null) {
+                MovedRungs.At now = MovedRungs.now(ladder, rung);
+                ladder = now.ladderId();
+                rung = now.rungId();
+                if (catalogue.rung(ladder, rung).isEmpty())
+                    line.wrong(Column.RUNG.title(), Fault.Rule.UNKNOWN, ladder + ", " + rung);
+            }
             Integer timeMs = line.whole(Column.TIME_MS.title());
             Integer hits = line.whole(Column.HITS.title());
             Integer misses = line.whole(Column.MISSES.title());
