@@ -1,5 +1,6 @@
 package org.unrulymarble.core.place;
 
+import java.util.List;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.check.Rounding;
 
@@ -55,6 +56,24 @@ public record FreeWall(Feature.Edge edge, Double fromM, Wall stretch) {
             case LEFT -> new Area(at.yM(), along, at.acrossM(), at.alongM());
             case RIGHT -> new Area(room.lengthM() - at.yM() - at.acrossM(), along, at.acrossM(), at.alongM());
         };
+    }
+
+    /** A rectangle of the room as {@link #inRoom} measures them. */
+    Area asSeen(Space room, Area a) {
+        return switch (edge) {
+            case TOP -> new Area(a.xM() - fromM, a.yM(), a.alongM(), a.acrossM());
+            case BOTTOM -> new Area(a.xM() - fromM, room.widthM() - a.yM() - a.acrossM(), a.alongM(), a.acrossM());
+            case LEFT -> new Area(a.yM() - fromM, a.xM(), a.acrossM(), a.alongM());
+            case RIGHT -> new Area(a.yM() - fromM, room.lengthM() - a.xM() - a.alongM(), a.acrossM(), a.alongM());
+        };
+    }
+
+    /** The windows in its side of the room, as deep as {@code deepM} and measured as {@link #inRoom} does. */
+    List<Area> windows(Place place, double deepM) {
+        return place.features().stream()
+                .filter(f -> f.kind() == Feature.Kind.WINDOW && f.edge() == edge)
+                .map(f -> new Area(f.fromM() - fromM, 0, f.lengthM(), deepM))
+                .toList();
     }
 
     /** Whether something of the room stands right at this wall, within its run and the task's free edge. */

@@ -44,7 +44,37 @@ public record Layout(Spots spots, List<AtWall> atWalls, int leftFree, int leftFo
         Spots grid = grid(ask, ask.place().size());
         if (grid.spots() == 0) return new Layout(grid, List.of(), 0, 0);
         Try best = bestPlace(ask, grid, null, List.of());
-        return new Layout(kept(ask, grid, best.left()), List.of(), best.free(), best.windows());
+        List<Spots.Placed> free = best.left().size() < Math.min(grid.placed().size(), most(ask))
+                ? freeRows(ask, best.left())
+                : best.left();
+        return new Layout(
+                kept(ask, grid, free), List.of(), Math.max(0, grid.placed().size() - free.size()), best.windows());
+    }
+
+    /** Rows that slide one by one, along the room and across it and with the spots either way; the grid stays where none of them holds more. */
+    private static List<Spots.Placed> freeRows(LayoutAsk ask, List<Spots.Placed> grid) {
+        Footprint f = ask.footprint();
+        Space room = ask.place().size();
+        List<Area> keptFree = keptFree(ask);
+        List<Area> turned = keptFree.stream().map(Area::turned).toList();
+        List<Spots.Placed> most = grid;
+        for (boolean lengthwise : new boolean[] {true, false}) {
+            double along = lengthwise ? f.lengthM() : f.widthM();
+            double across = lengthwise ? f.widthM() : f.lengthM();
+            // Throwers of one row stand side by side: their row lies across the way that the ball takes.
+            if (!f.oneRow() || !lengthwise) {
+                List<Spots.Placed> rows = new FreeRows(room.lengthM(), along, across, f, keptFree).rows(room.widthM());
+                if (rows.size() > most.size()) most = rows;
+            }
+            if (!f.oneRow() || lengthwise) {
+                List<Spots.Placed> rows = new FreeRows(room.widthM(), across, along, f, turned).rows(room.lengthM());
+                if (rows.size() > most.size())
+                    most = rows.stream()
+                            .map(s -> new Spots.Placed(s.yM(), s.xM(), s.acrossM(), s.alongM()))
+                            .toList();
+            }
+        }
+        return most;
     }
 
     /** Each wall in turn, and whoever comes later goes round those that are there; the other way about too, where that holds more. */
@@ -72,7 +102,7 @@ public record Layout(Spots spots, List<AtWall> atWalls, int leftFree, int leftFo
                     : Spots.none(ask.pupils(), Spots.Reason.WALL_TOO_LOW);
             if (first == null || (first.spots() == 0 && grid.spots() > 0)) first = grid;
             if (grid.spots() == 0 || all.size() >= most) continue;
-            Try best = bestPlace(ask, grid, wall, all);
+            Try best = alongFreely(ask, grid, wall, all);
             List<Spots.Placed> here = best.left()
                     .subList(0, Math.min(most - all.size(), best.left().size()));
             all.addAll(here);
@@ -125,6 +155,32 @@ public record Layout(Spots spots, List<AtWall> atWalls, int leftFree, int leftFo
                 if (best.left().size() == grid.placed().size()) return best;
             }
         return best;
+    }
+
+    /** Along a wall each spot slides on its own where that holds more than the whole row can. */
+    private static Try alongFreely(LayoutAsk ask, Spots grid, FreeWall wall, List<Spots.Placed> taken) {
+        Try slid = bestPlace(ask, grid, wall, taken);
+        if (slid.left().size() == grid.placed().size()) return slid;
+        Footprint f = ask.footprint();
+        Space room = ask.place().size();
+        List<Area> inTheWay = new ArrayList<>();
+        int[] holds = new int[2];
+        for (Area a : grown(taken, Math.max(StationFloor.LEAST_GAP_M, f.gapM()))) inTheWay.add(wall.asSeen(room, a));
+        holds[0] = row(wall, f, inTheWay).size();
+        for (Area a : keptFree(ask)) inTheWay.add(wall.asSeen(room, a));
+        holds[1] = row(wall, f, inTheWay).size();
+        if (ask.windowsHurt()) inTheWay.addAll(wall.windows(ask.place(), f.lengthM()));
+        List<Spots.Placed> row = row(wall, f, inTheWay);
+        if (row.size() <= slid.left().size()) return slid;
+        List<Spots.Placed> inRoom = row.stream()
+                .map(s -> wall.inRoom(room, s))
+                .map(a -> new Spots.Placed(a.xM(), a.yM(), a.alongM(), a.acrossM()))
+                .toList();
+        return new Try(inRoom, holds[0] - holds[1], holds[1] - row.size());
+    }
+
+    private static List<Spots.Placed> row(FreeWall wall, Footprint f, List<Area> inTheWay) {
+        return new FreeRows(wall.stretch().runM(), f.widthM(), f.lengthM(), f, inTheWay).row(0);
     }
 
     /** Where nobody may stand. @param taken by spots at other walls, with the room between */
