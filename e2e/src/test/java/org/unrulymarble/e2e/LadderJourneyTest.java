@@ -41,7 +41,7 @@ class LadderJourneyTest {
         browser.choose("Where it should fit", "Cloakroom corridor");
         browser.seeText("fit as they are");
         assertThat(line("Chest pass to the chalk")).contains("Does not fit").contains("no free wall");
-        assertThat(line("Low and loud dribble")).contains("Fits.").contains("6 spots, 2 waves");
+        assertThat(line("Low and loud dribble")).contains("Fits.").contains("7 spots, 2 waves");
 
         browser.labelled("Search ladders by words").sendKeys("dribbling");
         browser.await(
@@ -54,7 +54,7 @@ class LadderJourneyTest {
         browser.see("ol[aria-label=Rungs]");
         browser.press("2 Eyes up");
         browser.seeText("call out how many fingers");
-        assertThat(browser.see("aside").getText()).contains("Fits.").contains("6 spots");
+        assertThat(browser.see("aside").getText()).contains("Fits.").contains("7 spots");
     }
 
     @Tag("long")
@@ -129,6 +129,8 @@ class LadderJourneyTest {
 
     @Test
     void a_copy_is_changed_taken_back_with_undo_and_retired() {
+        browser.open("/ladders");
+        String before = rungs();
         browser.open("/ladders/roll-to-length");
         browser.press("Copy and change");
         WebElement name = browser.labelled("Name of the ladder");
@@ -149,7 +151,13 @@ class LadderJourneyTest {
         browser.press("Offer it again");
         browser.press("Retire");
         browser.press("Remove it for good");
-        browser.seeText("with 530 rungs");
+        browser.seeText(before);
+    }
+
+    /** How many rungs the page tells: a copy has four more. */
+    private String rungs() {
+        browser.seeText(" rungs.");
+        return browser.see("main").getText().replaceAll("(?s).*(with \\d+ rungs).*", "$1");
     }
 
     private void saved() {
