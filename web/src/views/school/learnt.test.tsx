@@ -3,10 +3,20 @@ import { fireEvent, render, screen } from "@testing-library/react";
 import { expect, it, vi } from "vitest";
 import { Learnt } from "./learnt";
 
-const before = { version: 0, afterALesson: 0.51, onAGoodDay: 0.6, tries: 0, pupils: 0, learntMs: null, rungs: [] };
+const before = {
+  version: 0,
+  figures: { gainLasts: 0.9 },
+  afterALesson: 0.51,
+  onAGoodDay: 0.6,
+  tries: 0,
+  pupils: 0,
+  learntMs: null,
+  rungs: [],
+};
 const after = {
   ...before,
   version: 1,
+  figures: { gainLasts: 0.8 },
   afterALesson: 0.53,
   tries: 12_345,
   pupils: 51,
@@ -37,6 +47,7 @@ it("says on what it rests after a press, and names the rungs that are there", as
   fireEvent.click(screen.getByRole("button", { name: "Learn now" }));
   await screen.findByText(/from 12,345 counted tries of 51 pupils/);
   expect(screen.getByText(/makes 53 % of it/)).toBeTruthy();
+  expect(screen.getByText(/adds 80 % of what/)).toBeTruthy();
   expect(screen.getByText("Cup to cup, Both hands").parentElement?.textContent).toContain("harder");
   expect(screen.queryByText("easier")).toBeNull();
   vi.unstubAllGlobals();

@@ -20,7 +20,7 @@ export function Learnt() {
   });
   if (known.isPending) return <Loading what={t("learnt.title")} />;
   if (known.isLoadingError) return <Failed error={known.error} again={() => known.refetch()} />;
-  const { afterALesson, onAGoodDay, rungs } = known.data;
+  const { afterALesson, onAGoodDay, rungs, figures } = known.data;
   const named = rungs.flatMap((r) => {
     const ladder = all.data?.find((l) => l.id === r.ladderId);
     const rung = ladder?.rungs.find((x) => x.id === r.rungId);
@@ -44,6 +44,7 @@ export function Learnt() {
       <p className="mt-2 max-w-prose text-soft">{t("learnt.what")}</p>
       <ul className="mt-3 max-w-prose">
         <li>{t("learnt.lesson", { share: percent(afterALesson) })}</li>
+        <li>{t("learnt.lasts", { share: percent(figures.gainLasts ?? 1) })}</li>
         <li>{t("learnt.day", { share: percent(onAGoodDay) })}</li>
       </ul>
       {named.length > 0 && (

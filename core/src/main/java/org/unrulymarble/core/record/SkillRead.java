@@ -191,12 +191,19 @@ record SkillRead(
     }
 
     private static Practices practices(Ability ability, double wanted, Judge judge) {
-        double gain = judge.learnt().figures().gainPerDay();
-        if (gain <= 0) return null;
-        double early = Math.ceil((wanted - ability.at(EARLY)) / gain);
-        double late = Math.ceil((wanted - ability.at(LATE)) / gain);
-        if (early > MOST_PRACTICES) return null;
-        return new Practices(
-                (int) Math.max(1, early), late > MOST_PRACTICES ? null : (Integer) (int) Math.max(1, late));
+        if (judge.learnt().figures().gainPerDay() <= 0) return null;
+        Integer early = until(wanted - ability.at(EARLY), ability.practised(), judge);
+        if (early == null) return null;
+        return new Practices(early, until(wanted - ability.at(LATE), ability.practised(), judge));
+    }
+
+    /** Lessons of practice that add so much, at least one; null where more than can be told. */
+    private static Integer until(double wanted, int practised, Judge judge) {
+        double gained = 0;
+        for (int lessons = 1; lessons <= MOST_PRACTICES; lessons++) {
+            gained += judge.learnt().figures().gainAfter(practised + lessons - 1);
+            if (gained >= wanted) return lessons;
+        }
+        return null;
     }
 }

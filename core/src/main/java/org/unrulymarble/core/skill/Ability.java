@@ -7,7 +7,7 @@ public final class Ability {
 
     private final SkillFigures figures;
     private final AbilityGrid grid;
-    private boolean practised;
+    private int practised;
 
     /** Before the first day. @param begins where the prior's middle lies, logits */
     public Ability(SkillFigures figures, double begins) {
@@ -17,14 +17,19 @@ public final class Ability {
 
     /** A day of practice, so many days after the one before. A day on which nothing was seen is no day. */
     public void practised(int daysLater, List<Seen> day) {
-        if (practised) grid.moved(figures.gainPerDay(), figures.driftSdPerDay() * Math.sqrt(daysLater));
+        if (practised > 0) grid.moved(figures.gainAfter(practised), figures.driftSdPerDay() * Math.sqrt(daysLater));
         grid.seen(day, figures.formSd());
-        practised = true;
+        practised++;
     }
 
     /** So many days without practice: only the drift. */
     public void rested(int days) {
-        if (practised) grid.moved(0, figures.driftSdPerDay() * Math.sqrt(days));
+        if (practised > 0) grid.moved(0, figures.driftSdPerDay() * Math.sqrt(days));
+    }
+
+    /** On how many days something was seen. */
+    public int practised() {
+        return practised;
     }
 
     public double mean() {

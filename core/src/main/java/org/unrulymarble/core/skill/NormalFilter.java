@@ -30,7 +30,7 @@ final class NormalFilter {
     private final SkillFigures figures;
     private double mean;
     private double variance;
-    private boolean practised;
+    private int practised;
 
     NormalFilter(SkillFigures figures, double begins) {
         this.figures = figures;
@@ -40,11 +40,11 @@ final class NormalFilter {
 
     /** Moves on to a day of practice, so many days after the one before. */
     void next(int daysLater) {
-        if (practised) {
-            mean += figures.gainPerDay();
+        if (practised > 0) {
+            mean += figures.gainAfter(practised);
             variance += figures.driftSdPerDay() * figures.driftSdPerDay() * daysLater;
         }
-        practised = true;
+        practised++;
     }
 
     double mean() {

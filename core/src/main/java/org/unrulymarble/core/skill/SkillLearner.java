@@ -16,13 +16,13 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.NelderMeadSimplex;
 import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
 
 /**
- * Learns the five figures, and how hard the rungs are, from the school's own records. Source: maximum marginal likelihood over all pupils and ladders,
+ * Learns the figures, and how hard the rungs are, from the school's own records. Source: maximum marginal likelihood over all pupils and ladders,
  * with the house's values as a prior whose weight falls as records grow; figures and difficulties by turns.
  */
 public final class SkillLearner {
 
-    /** How far the figures may lie from the house's before any record says so: mean, log sd, gain, log drift, log form. */
-    private static final double[] DOUBT = {0.5, 0.3, 0.1, 0.6, 0.5};
+    /** How far the figures may lie from the house's before any record says so: mean, log sd, gain, log drift, log form, how the gain lasts. */
+    private static final double[] DOUBT = {0.5, 0.3, 0.1, 0.6, 0.5, 0.15};
 
     /** The same for a rung's difficulty, logits. */
     private static final double DOUBT_OF_RUNG = 0.5;
@@ -33,6 +33,9 @@ public final class SkillLearner {
     private static final double FURTHEST = 2;
 
     private static final double WEEK = 7;
+
+    /** An ability wanders in a week by at least this part of what the first lesson adds: all of it makes growth too slow to be seen, none too sure. */
+    private static final double LEAST_DRIFT = 0.25;
 
     private static final int TURNS = 8;
     private static final int MOST_LOOKS = 160;
@@ -80,26 +83,32 @@ public final class SkillLearner {
                         new ObjectiveFunction(x -> likely(all, harder, figures(x)) + doubt(x)),
                         GoalType.MAXIMIZE,
                         new InitialGuess(point(from)),
-                        new NelderMeadSimplex(new double[] {0.2, 0.15, 0.04, 0.3, 0.25}))
+                        new NelderMeadSimplex(new double[] {0.2, 0.15, 0.04, 0.3, 0.25, -0.1}))
                 .getPoint();
         return figures(best);
     }
 
     private static double[] point(SkillFigures f) {
         return new double[] {
-            f.priorMean(), Math.log(f.priorSd()), f.gainPerDay(), Math.log(f.driftSdPerDay()), Math.log(f.formSd())
+            f.priorMean(),
+            Math.log(f.priorSd()),
+            f.gainPerDay(),
+            Math.log(f.driftSdPerDay()),
+            Math.log(f.formSd()),
+            f.gainLasts()
         };
     }
 
-    /** What wanders from week to week at or above what a lesson adds, or growth would be told too surely; everything within what can be. */
+    /** Everything within what can be. */
     private static SkillFigures figures(double[] x) {
         double gain = Math.max(0, Math.min(0.6, x[2]));
         return new SkillFigures(
                 Math.max(-3, Math.min(3, x[0])),
                 Math.exp(Math.max(-1.6, Math.min(1.1, x[1]))),
                 gain,
-                Math.max(gain / Math.sqrt(WEEK), Math.exp(Math.max(-5, Math.min(0, x[3])))),
-                Math.exp(Math.max(-4, Math.min(0.4, x[4]))));
+                Math.max(LEAST_DRIFT * gain / Math.sqrt(WEEK), Math.exp(Math.max(-5, Math.min(0, x[3])))),
+                Math.exp(Math.max(-4, Math.min(0.4, x[4]))),
+                Math.max(0.3, Math.min(1, x[5])));
     }
 
     private static double doubt(double[] x) {

@@ -30,6 +30,9 @@ public final class Truth {
             Catalogue.shipped().ladder("sock-bullseye").orElseThrow();
     private static final Rung RUNG = LADDER.rung("big-ring").orElseThrow();
     private static final int LESSONS = 6;
+    private static final int SCHOOLS = 5;
+    private static final int OTHERS = 400;
+    private static final int A_CLASS = 24;
     private static final int DAYS_BETWEEN = 7;
     private static final LocalDate FIRST = LocalDate.of(2026, 9, 7);
     private static final Readiness HOW = new Readiness(
@@ -37,25 +40,34 @@ public final class Truth {
 
     private Truth() {}
 
-    /** Pupils of one kind: ability in logits at first, what a lesson adds, form of a day, and how much the last try pulls at the next. */
+    /** Pupils of one kind: ability in logits at first, what each of so many lessons adds, form of a day, and how much the last try pulls at the next. */
     public enum Kind {
-        UNIFORM("shares even from 0 to 1, standing still", r -> logit(0.01 + 0.98 * r.nextDouble()), 0, 0, 0),
-        GOOD("a good class, standing still", r -> 1.7 + 0.8 * normal(r), 0, 0, 0),
-        WEAK("a weak class, standing still", r -> 0.2 + 0.8 * normal(r), 0, 0, 0),
-        IMPROVING("who improve while they practise", r -> 0.2 + normal(r), 0.3, 0, 0),
-        STREAKY("who hit and miss in streaks", r -> 0.9 + normal(r), 0, 0, 0.8),
-        FORM("with good and bad days", r -> 0.9 + normal(r), 0, 0.7, 0);
+        UNIFORM("shares even from 0 to 1, standing still", r -> logit(0.01 + 0.98 * r.nextDouble()), 0, 0, 0, 0),
+        GOOD("a good class, standing still", r -> 1.7 + 0.8 * normal(r), 0, 0, 0, 0),
+        WEAK("a weak class, standing still", r -> 0.2 + 0.8 * normal(r), 0, 0, 0, 0),
+        IMPROVING("who improve while they practise", r -> 0.2 + normal(r), 0.3, LESSONS, 0, 0),
+        LEVELLING("who improve for three lessons and then stand still", r -> 0.2 + normal(r), 0.5, 3, 0, 0),
+        STREAKY("who hit and miss in streaks", r -> 0.9 + normal(r), 0, 0, 0, 0.8),
+        FORM("with good and bad days", r -> 0.9 + normal(r), 0, 0, 0.7, 0);
 
         final String about;
         final ToDoubleFunction<SplittableRandom> first;
         final double gain;
+        final int growing;
         final double form;
         final double pull;
 
-        Kind(String about, ToDoubleFunction<SplittableRandom> first, double gain, double form, double pull) {
+        Kind(
+                String about,
+                ToDoubleFunction<SplittableRandom> first,
+                double gain,
+                int growing,
+                double form,
+                double pull) {
             this.about = about;
             this.first = first;
             this.gain = gain;
+            this.growing = growing;
             this.form = form;
             this.pull = pull;
         }
@@ -64,6 +76,7 @@ public final class Truth {
     /** A way to decide. */
     public enum Way {
         SKILL("read from every try"),
+        ONE_CLASS("the same when one class of 24 has taught"),
         HOUSE("the same before anything was learnt"),
         FORMER("the former advice"),
         TEN_IN_A_ROW("ten in a row"),
@@ -110,20 +123,37 @@ public final class Truth {
         }
     }
 
-    public static Outcome of(Kind kind, int pupils, long seed) {
-        SplittableRandom random = new SplittableRandom(seed);
-        Difficulties house = Difficulties.of(LADDER, 0.8);
-        List<SkillLearner.Series> school = new ArrayList<>();
-        for (int i = 0; i < 400; i++) {
-            List<SkillLearner.DayOnRung> days = new ArrayList<>();
-            for (Lesson l : practise(kind, random))
-                days.add(new SkillLearner.DayOnRung(DAYS_BETWEEN * l.number(), RUNG.id(), l.hits(), l.misses()));
-            school.add(new SkillLearner.Series("other" + i, house, LADDER.id(), days));
+    /** So many schools of 400 others that taught, and as many pupils of each. */
+    public static Outcome of(Kind kind, int schools, int pupils, long seed) {
+        SplittableRandom all = new SplittableRandom(seed);
+        List<School> each = new ArrayList<>();
+        for (int i = 0; i < schools; i++) each.add(new School(kind, pupils, all.split()));
+        List<Taught> taught = each.parallelStream().map(School::taught).toList();
+        return outcome(
+                kind,
+                taught.get(0).learnt(),
+                taught.stream().flatMap(t -> t.pupils().stream()).toList());
+    }
+
+    private record Taught(LearntSkill learnt, List<Pupil> pupils) {}
+
+    private record School(Kind kind, int pupils, SplittableRandom random) {
+
+        Taught taught() {
+            Difficulties house = Difficulties.of(LADDER, 0.8);
+            List<SkillLearner.Series> others = new ArrayList<>();
+            for (int i = 0; i < OTHERS; i++) {
+                List<SkillLearner.DayOnRung> days = new ArrayList<>();
+                for (Lesson l : practise(kind, random))
+                    days.add(new SkillLearner.DayOnRung(DAYS_BETWEEN * l.number(), RUNG.id(), l.hits(), l.misses()));
+                others.add(new SkillLearner.Series("other" + i, house, LADDER.id(), days));
+            }
+            LearntSkill learnt = SkillLearner.of(others, 0);
+            LearntSkill oneClass = SkillLearner.of(others.subList(0, A_CLASS), 0);
+            List<Pupil> all = new ArrayList<>();
+            for (int i = 0; i < pupils; i++) all.add(pupil(kind, random, learnt, oneClass));
+            return new Taught(learnt, all);
         }
-        LearntSkill learnt = SkillLearner.of(school, 0);
-        List<Pupil> all = new ArrayList<>();
-        for (int i = 0; i < pupils; i++) all.add(pupil(kind, random, learnt));
-        return outcome(kind, learnt, all);
     }
 
     private record Lesson(int number, int hits, int misses, boolean[] tries, double ability) {}
@@ -142,12 +172,12 @@ public final class Truth {
                 pull = kind.pull * (tries[t] ? 1 : -1);
             }
             lessons.add(new Lesson(n, hits, tries.length - hits, tries, ability));
-            ability += kind.gain;
+            if (n < kind.growing) ability += kind.gain;
         }
         return lessons;
     }
 
-    private static Pupil pupil(Kind kind, SplittableRandom random, LearntSkill learnt) {
+    private static Pupil pupil(Kind kind, SplittableRandom random, LearntSkill learnt, LearntSkill oneClass) {
         List<Lesson> lessons = practise(kind, random);
         double share = kind.pull == 0
                 ? 1 / (1 + Math.exp(-lessons.get(LESSONS - 1).ability()))
@@ -167,9 +197,8 @@ public final class Truth {
             read = SkillRead.of(Side.STRONG, LADDER, RUNG, attempts, new Judge(HOW, learnt, on));
             boolean[] up = {
                 read.word() == Mastery.Advice.UP,
-                SkillRead.of(Side.STRONG, LADDER, RUNG, attempts, new Judge(HOW, LearntSkill.NOTHING, on))
-                                .word()
-                        == Mastery.Advice.UP,
+                up(attempts, oneClass, on),
+                up(attempts, LearntSkill.NOTHING, on),
                 former(lessons.subList(0, l.number() + 1), 0).advice() == Mastery.Advice.UP,
                 row,
                 last(tries, 10) >= 8,
@@ -187,6 +216,12 @@ public final class Truth {
                 upSince,
                 later.word() != read.word() || later.seeAgain(),
                 former(lessons, 7).advice() != then.advice());
+    }
+
+    private static boolean up(List<Attempt> attempts, LearntSkill learnt, LocalDate on) {
+        return SkillRead.of(Side.STRONG, LADDER, RUNG, attempts, new Judge(HOW, learnt, on))
+                        .word()
+                == Mastery.Advice.UP;
     }
 
     /** What goes in in the long run where the last try pulls at the next. */
@@ -296,11 +331,11 @@ public final class Truth {
         return Math.sqrt(-2 * Math.log(1 - random.nextDouble())) * Math.cos(2 * Math.PI * random.nextDouble());
     }
 
-    /** Writes docs/truth.md. @param args the file, and how many pupils of each kind */
+    /** Writes docs/truth.md. @param args the file, and how many pupils of each kind and school */
     public static void main(String[] args) throws IOException {
-        int pupils = args.length > 1 ? Integer.parseInt(args[1]) : 4000;
-        StringBuilder page = new StringBuilder(HEAD.formatted(pupils));
-        for (Kind kind : Kind.values()) page.append(told(of(kind, pupils, 7)));
+        int pupils = args.length > 1 ? Integer.parseInt(args[1]) : 2000;
+        StringBuilder page = new StringBuilder(HEAD.formatted(SCHOOLS * pupils));
+        for (Kind kind : Kind.values()) page.append(told(of(kind, SCHOOLS, pupils, 7)));
         Files.writeString(Path.of(args[0]), page);
         System.out.print(page);
     }
@@ -308,9 +343,10 @@ public final class Truth {
     private static final String HEAD = """
             # Is the advice true?
 
-            Made by `./marble truth`; seeded, so it comes out the same. %,d simulated pupils of each kind, whose true ability is known, practise six weeks with
-            three to twelve counted tries each. Held is a true share of 80 %% or more. Each way to decide says after the last lesson who goes up. The five figures
-            are learnt from 400 other pupils of the same kind first, as a school's own would be. A word counts from the lesson since which it stood.
+            Made by `./marble truth`; seeded, so it comes out the same. %,d simulated pupils of each kind, whose true ability is known, in five schools, practise six
+            weeks with three to twelve counted tries each. Held is a true share of 80 %% or more. Each way to decide says after the last lesson who goes up. The
+            figures are learnt from 400 other pupils of the same kind and school first, as a school's own would be, or from one class of 24 of them. A word
+            counts from the lesson since which it stood.
 
             """;
 
@@ -319,15 +355,16 @@ public final class Truth {
                 .formatted(
                         o.kind().name().charAt(0) + o.kind().name().substring(1).toLowerCase(Locale.ROOT),
                         o.kind().about));
-        out.append("%,d of %,d hold. Learnt: mean %.2f, sd %.2f, gain %.2f a lesson, drift %.2f a day, form %.2f.\n\n"
-                .formatted(
-                        o.holding(),
-                        o.pupils(),
-                        o.learnt().figures().priorMean(),
-                        o.learnt().figures().priorSd(),
-                        o.learnt().figures().gainPerDay(),
-                        o.learnt().figures().driftSdPerDay(),
-                        o.learnt().figures().formSd()));
+        out.append(
+                "%,d of %,d hold. Learnt in the first school: mean %.2f, sd %.2f, gain %.2f a lesson, drift %.2f a day, form %.2f.\n\n"
+                        .formatted(
+                                o.holding(),
+                                o.pupils(),
+                                o.learnt().figures().priorMean(),
+                                o.learnt().figures().priorSd(),
+                                o.learnt().figures().gainPerDay(),
+                                o.learnt().figures().driftSdPerDay(),
+                                o.learnt().figures().formSd()));
         out.append(
                 "| way | rightly up | wrongly up | right of those sent up | lesson of a right word |\n|---|---|---|---|---|\n");
         for (Said s : o.said())

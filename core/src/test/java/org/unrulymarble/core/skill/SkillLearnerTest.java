@@ -45,7 +45,7 @@ class SkillLearnerTest {
         assertThat(learnt.figures().priorSd()).isCloseTo(SkillFigures.HOUSE.priorSd(), within(0.35));
         assertThat(learnt.figures().gainPerDay()).isCloseTo(SkillFigures.HOUSE.gainPerDay(), within(0.08));
         assertThat(learnt.figures().driftSdPerDay() * Math.sqrt(7))
-                .isGreaterThanOrEqualTo(learnt.figures().gainPerDay() - 1e-9);
+                .isGreaterThanOrEqualTo(learnt.figures().gainPerDay() / 4 - 1e-9);
         assertThat(learnt.harder().values()).allSatisfy(d -> assertThat(d).isBetween(-0.7, 0.7));
     }
 

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -27,7 +28,7 @@ import org.unrulymarble.server.platform.LessonsGoing;
 import org.unrulymarble.server.platform.LongWork;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What the school's own records have taught: learnt by night, in one thread that lets everything else go first, and never beside a lesson. */
+/** What the school's own records have taught: learnt by night or once a day, in one thread that lets everything else go first, and never beside a lesson. */
 @Service
 class SkillService {
 
@@ -35,6 +36,7 @@ class SkillService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final LocalTime NIGHT_ENDS = LocalTime.of(5, 0);
     private static final Duration QUIET = Duration.ofMinutes(15);
+    private static final Duration A_DAY = Duration.ofHours(20);
 
     /** Fewer new tries than this part of all teach nothing new. */
     private static final double NEW_PART = 0.02;
@@ -79,11 +81,17 @@ class SkillService {
         return here;
     }
 
-    @Scheduled(initialDelayString = "PT2H", fixedDelayString = "PT1H")
-    void byNight() {
-        if (LocalTime.now(clock).isAfter(NIGHT_ENDS) || lessons.within(QUIET)) return;
+    @Scheduled(initialDelayString = "PT20M", fixedDelayString = "PT30M")
+    void whenNobodyTeaches() {
+        if (!due(now().at(), clock) || lessons.within(QUIET)) return;
         long tries = attempts.countedTries();
         if (tries - now().skill().tries() > NEW_PART * tries) learn();
+    }
+
+    /** By night; by day where the last time is a day ago, since a machine that is off by night would never learn. */
+    static boolean due(@Nullable Instant last, Clock clock) {
+        boolean night = !LocalTime.now(clock).isAfter(NIGHT_ENDS);
+        return night || last == null || last.isBefore(clock.instant().minus(A_DAY));
     }
 
     /** Learns from all records as they are. Comes back when it is done. */
