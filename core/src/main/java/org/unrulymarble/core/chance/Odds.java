@@ -47,7 +47,7 @@ public record Odds(double chance, double expectedHits, int mostHitsForChance) {
         return enough;
     }
 
-    static double atLeast(double p, int of, int hits) {
+    public static double atLeast(double p, int of, int hits) {
         if (hits == 0 || p == 1) return 1;
         if (p == 0) return 0;
         return Beta.regularizedBeta(p, hits, of - hits + 1.0);

@@ -10,9 +10,8 @@ import org.unrulymarble.core.measure.LongestRun;
 import org.unrulymarble.core.measure.Measure;
 
 /**
- * One round of one pupil, try by try: each goes in or not by chance. The same picture as the reckonings of gates have, which say its means exactly where
- * they can: against a gate in so many seconds a hit takes its seconds and a miss with its fetch its own, against one in so many tries each takes what
- * this pupil's do on average.
+ * One round of one pupil, try by try: each goes in or not by chance, a hit takes its seconds and a miss with its fetch its own. The same picture as the
+ * reckonings of gates have, which say its means exactly where they can.
  *
  * @param metSec when the gate was met, or infinite
  * @param doneSec when so many as are asked for by count were done, or infinite
@@ -30,10 +29,9 @@ record TriedRound(int tries, double metSec, double doneSec) {
         int hits = 0;
         double met = Double.POSITIVE_INFINITY;
         double done = Double.POSITIVE_INFINITY;
-        double onAverage = share * pace.hitSec() + (1 - share) * pace.missSec();
         while (true) {
             boolean hit = random.nextDouble() < share;
-            double then = now + (goes.inTries() ? onAverage : hit ? pace.hitSec() : pace.missSec());
+            double then = now + (hit ? pace.hitSec() : pace.missSec());
             if (then > asked.sec() + Rounding.SLACK) break;
             now = then;
             tries++;
@@ -68,10 +66,6 @@ record TriedRound(int tries, double metSec, double doneSec) {
                     : gate.outOf() == null ? gate.reach() : gate.outOf();
         }
 
-        boolean inTries() {
-            return inARow || ofTries < Integer.MAX_VALUE;
-        }
-
         boolean met(boolean hit, double nowSec) {
             while (nowSec > from + ofSec + Rounding.SLACK) {
                 from += ofSec;
@@ -80,8 +74,7 @@ record TriedRound(int tries, double metSec, double doneSec) {
             tries++;
             if (hit) hits++;
             else if (inARow) hits = 0;
-            // So many of so many is told when all of them were tried.
-            boolean met = hits >= reach && (ofTries == Integer.MAX_VALUE || tries >= ofTries);
+            boolean met = hits >= reach;
             if (tries >= ofTries) {
                 tries = 0;
                 hits = 0;

@@ -3,6 +3,7 @@ package org.unrulymarble.core.skill;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.unrulymarble.core.chance.GateChance;
+import org.unrulymarble.core.chance.Odds;
 import org.unrulymarble.core.ladder.Rung;
 import org.unrulymarble.core.measure.Gate;
 
@@ -35,13 +36,10 @@ public final class GateStandard {
     public static Optional<Double> chance(Rung rung, double share) {
         Gate gate = rung.gate();
         if (!GateChance.known(rung.measure(), gate)) return Optional.empty();
-        double secPerTry =
-                share * rung.pace().hitSec() + (1 - share) * rung.pace().missSec();
+        if (gate instanceof Gate.SoManyOf so) return Optional.of(Odds.atLeast(share, so.of(), so.reach()));
         double sec = gate instanceof Gate.SoManyIn timed
                 ? timed.inSec()
-                : gate.outOf() != null
-                        ? gate.outOf() * secPerTry + 1e-6
-                        : rung.doses().clock().workSec();
+                : rung.doses().clock().workSec();
         return Optional.of(GateChance.within(rung.measure(), gate, rung.pace(), share, sec));
     }
 }

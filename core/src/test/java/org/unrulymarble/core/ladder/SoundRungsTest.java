@@ -21,10 +21,10 @@ import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.kit.KitProperty;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.measure.Furthest;
-import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.HeldForTime;
 import org.unrulymarble.core.measure.KeepAll;
 import org.unrulymarble.core.measure.TimeForN;
+import org.unrulymarble.core.skill.GateStandard;
 
 /** The rules for every shipped rung that can be checked without a teacher. */
 class SoundRungsTest {
@@ -55,17 +55,7 @@ class SoundRungsTest {
     @ParameterizedTest
     @MethodSource("gated")
     void its_gate_is_passed_by_60_to_80_of_100_in_one_round_at_its_own_pace(Of of) {
-        Rung rung = of.rung();
-        Gate gate = rung.gate();
-        Pace pace = rung.pace();
-        double secPerTry = pace.share() * pace.hitSec() + (1 - pace.share()) * pace.missSec();
-        double sec = gate instanceof Gate.SoManyIn timed
-                ? timed.inSec()
-                : gate.outOf() != null
-                        ? gate.outOf() * secPerTry + 1e-6
-                        : rung.doses().clock().workSec();
-
-        assertThat(GateChance.within(rung.measure(), gate, pace, pace.share(), sec))
+        assertThat(GateStandard.chance(of.rung(), of.rung().pace().share()).orElseThrow())
                 .isBetween(LEAST, MOST);
     }
 
