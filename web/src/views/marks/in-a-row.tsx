@@ -368,7 +368,7 @@ function toldGate(a: GateFor, v: V, pupils: number): Said[] {
 
 const toldEvidence = (name: string, hits: number, misses: number, low: number, high: number): Said => ({
   kind: "note",
-  text: `${name}: ${hits} of ${hits + misses} counted tries went in; the share is likely ${percent(low)} to ${percent(high)}.`,
+  text: t("inARow.evidence", { name, hits, tries: hits + misses, low: percent(low), high: percent(high) }),
 });
 
 function toldRates(a: Rates, v: V): string {

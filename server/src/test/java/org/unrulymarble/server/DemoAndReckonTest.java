@@ -3,7 +3,9 @@ package org.unrulymarble.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -139,12 +141,31 @@ class DemoAndReckonTest {
         JsonNode shares = api.get("/api/classes/" + turnstones + "/shares").body();
 
         assertThat(shares).isNotEmpty();
+        Map<String, JsonNode> onPage = new HashMap<>();
+        for (JsonNode r : api.get("/api/pupils/" + shares.get(0).get("pupilId").stringValue() + "/record")
+                .body()
+                .get("ladders"))
+            for (JsonNode side : r.get("advice").get("sides"))
+                if (r.get("advice").get("sides").size() == 1
+                        && side.get("known").booleanValue())
+                    onPage.put(
+                            r.get("ladderId").stringValue()
+                                    + r.get("advice").get("rungId").stringValue(),
+                            side.get("share"));
+        int compared = 0;
         for (JsonNode s : shares) {
+            JsonNode told =
+                    onPage.get(s.get("ladderId").stringValue() + s.get("rungId").stringValue());
+            if (told != null && s.get("pupilId").equals(shares.get(0).get("pupilId"))) {
+                assertThat(s.get("share")).as("the share on the pupil's page").isEqualTo(told);
+                compared++;
+            }
             JsonNode share = s.get("share");
             assertThat(s.get("hits").intValue() + s.get("misses").intValue()).isPositive();
             assertThat(share.get("share").doubleValue())
                     .isBetween(share.get("low").doubleValue(), share.get("high").doubleValue());
         }
+        assertThat(compared).isPositive();
         assertThat(api.get("/api/planning").body().get("usual").get("paceM").doubleValue())
                 .isEqualTo(0.75);
         assertThat(api.as("brambell")

@@ -35,7 +35,7 @@ public record OnLadder(
      *
      * @param reckoned what the tries say
      * @param hits,misses counted there, {@code weightedTries} with age and doubt taken off; {@code triesOnLadder} on all its rungs; {@code known} whether anything says something
-     * @param share of tries that go in today; {@code nextShare} on the rung above, null at the top
+     * @param share of tries that go in today, with its 90 % interval {@code shareLow} to {@code shareHigh}; {@code nextShare} on the rung above, null at the top
      */
     public record OnSide(
             Side side,
@@ -48,6 +48,8 @@ public record OnLadder(
             double ability,
             double abilitySd,
             double share,
+            double shareLow,
+            double shareHigh,
             @Nullable Double nextShare,
             double chanceHolds) {
         static OnSide of(SideAdvice s) {
@@ -62,6 +64,8 @@ public record OnLadder(
                     s.ability(),
                     s.abilitySd(),
                     s.share().share(),
+                    s.share().low(),
+                    s.share().high(),
                     s.nextShare() == null ? null : s.nextShare().share(),
                     s.chanceHolds());
         }

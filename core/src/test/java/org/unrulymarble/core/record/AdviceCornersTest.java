@@ -76,9 +76,6 @@ class AdviceCornersTest extends OfAda {
         // Put there without a try: where they stand is known, what they can do is not.
         assertThat(known.able("ada", CLAPS)).isEmpty();
         assertThat(known.ownRung("ben", CLAPS).id()).isEqualTo(first);
-        assertThat(TriedShare.of(List.of(new TriedShare.Sum("ada", CLAPS.id(), first, 7, 3))))
-                .singleElement()
-                .satisfies(s -> assertThat(s.share().low()).isLessThan(0.7).isPositive());
     }
 
     @Test

@@ -148,10 +148,10 @@ class RecordController {
         return SkillView.of(skill.learn());
     }
 
-    /** How often each pupil's counted tries went in, rung by rung. */
+    /** How often each pupil's tries go in today, rung by rung of those that were tried. */
     @GetMapping("/classes/{id}/shares")
     List<TriedShare> shares(@PathVariable UUID id) {
-        access.teach(id);
+        upToDate(id);
         return views.shares(id);
     }
 

@@ -189,11 +189,15 @@ class RecordViews {
 
     List<TriedShare> shares(UUID classId) {
         access.see(classId);
-        return TriedShare.of(rows.triesOfClass(classId).stream()
-                .map(t -> new TriedShare.Sum(
-                        t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
-                                t.getMisses()))
-                .toList());
+        return TriedShare.of(
+                rows.triesOfClass(classId).stream()
+                        .map(t -> new TriedShare.Sum(
+                                t.getPupilId().toString(), t.getLadderId(), t.getRungId(), (int) t.getHits(), (int)
+                                        t.getMisses()))
+                        .toList(),
+                kept.ofClass(classId),
+                ladders.catalogue(),
+                advice.judge(classId));
     }
 
     PupilRecord ofPupil(UUID id) {
