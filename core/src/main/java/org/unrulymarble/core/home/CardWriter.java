@@ -2,6 +2,9 @@ package org.unrulymarble.core.home;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Caution;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Rung;
@@ -120,6 +123,7 @@ final class CardWriter {
                 ladder.cues(),
                 ladder.eyes(),
                 with(p, gather),
+                instead(p, gather),
                 p.block().sets(),
                 p.workSec(),
                 p.reps() != null,
@@ -146,12 +150,26 @@ final class CardWriter {
     private static String with(Placed p, List<Gather.GatherItem> gather) {
         return p.ladder()
                 .ballRole()
-                .flatMap(role -> gather.stream()
-                        .filter(item -> item.usedFor().contains(role.what())
-                                && item.blocks().contains(p.block().id()))
-                        .findFirst())
-                .map(Gather.GatherItem::name)
+                .map(role -> used(role, p, gather).map(Gather.GatherItem::name).collect(Collectors.joining(" and ")))
+                .filter(s -> !s.isEmpty())
                 .orElse(null);
+    }
+
+    /** The other things of the task for which this home has something else. */
+    private static List<HomePractice.Instead> instead(Placed p, List<Gather.GatherItem> gather) {
+        KitRole ball = p.ladder().ballRole().orElse(null);
+        return p.kit().stream()
+                .filter(role -> !role.equals(ball))
+                .flatMap(role -> used(role, p, gather)
+                        .filter(item -> !item.kind().equals(role.kind()))
+                        .map(item -> new HomePractice.Instead(role.what(), item.called())))
+                .toList();
+    }
+
+    private static Stream<Gather.GatherItem> used(KitRole role, Placed p, List<Gather.GatherItem> gather) {
+        return gather.stream()
+                .filter(item -> item.usedFor().contains(role.what())
+                        && item.blocks().contains(p.block().id()));
     }
 
     /** How this pupil does it; empty for all others. */

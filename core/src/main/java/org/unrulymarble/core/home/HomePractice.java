@@ -38,6 +38,7 @@ public record HomePractice(
      * @param step the pupil's step on its ladder, from 1, of {@code steps}
      * @param otherwise how this pupil does it (sitting, with one hand, seeing little), or null
      * @param with what it is played with, in words, or null
+     * @param instead what this home takes for another thing of the task; none on cards of before
      * @param workSec of one round of one side; where {@code byGoes} no more than a limit
      * @param tries of one round, or null where the clock ends it
      * @param standM from where, or null where that makes no difference; {@code standShoes} in this pupil's shoe lengths
@@ -54,6 +55,7 @@ public record HomePractice(
             List<String> cues,
             String eyes,
             String with,
+            List<Instead> instead,
             int rounds,
             int workSec,
             boolean byGoes,
@@ -69,7 +71,14 @@ public record HomePractice(
             Integer lengthShoes,
             Integer widthShoes,
             boolean wall,
-            Double heightM) {}
+            Double heightM) {
+        public HomeTask {
+            instead = instead == null ? List.of() : List.copyOf(instead);
+        }
+    }
+
+    /** @param what as the task calls it, "two cups" @param called what there is, "2 plastic bowls" */
+    public record Instead(String what, String called) {}
 
     /**
      * One number to come back.

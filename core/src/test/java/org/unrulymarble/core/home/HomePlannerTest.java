@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.Noise;
@@ -61,6 +62,24 @@ class HomePlannerTest {
                 if (!how.isEmpty()) assertThat(task.otherwise()).as(ladder.id()).isNotBlank();
             }
             assertThat(practice.gather()).noneMatch(item -> item.kind().equals("cricket-ball"));
+            practice.tasks().forEach(task -> saysWhatStandsForWhat(practice, task));
+        }
+        if (home == NOTHING_KNOWN && minutes == 12)
+            assertThat(week)
+                    .anyMatch(p -> p.tasks().stream().anyMatch(t -> !t.instead().isEmpty()));
+    }
+
+    /** Nobody has to guess what the bowl is for. */
+    private static void saysWhatStandsForWhat(HomePractice practice, HomePractice.HomeTask task) {
+        Ladder ladder = Catalogue.shipped().ladder(task.ladderId()).orElseThrow();
+        for (KitRole role : ladder.kit(ladder.rung(task.rungId()).orElseThrow())) {
+            if (ladder.ballRole().filter(role::equals).isPresent()) continue;
+            boolean own = practice.gather().stream()
+                    .anyMatch(item ->
+                            item.kind().equals(role.kind()) && item.usedFor().contains(role.what()));
+            assertThat(own || task.instead().stream().anyMatch(i -> i.what().equals(role.what())))
+                    .as(task.name() + ": " + role.what())
+                    .isTrue();
         }
     }
 

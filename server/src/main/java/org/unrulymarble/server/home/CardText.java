@@ -120,6 +120,7 @@ final class CardText {
         said.put("steps", task.steps());
         said.put("task", task.words().task());
         said.put("with", task.with());
+        said.put("instead", task.instead());
         said.put("otherwise", task.otherwise());
         said.put("cue", task.cues().isEmpty() ? null : task.cues().get(0));
         said.put("counts", task.words().counts());

@@ -105,16 +105,7 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @Query("select a.id from AttemptRow a where a.classId = :classId")
     List<UUID> idsOfClass(UUID classId);
 
-    /** Sums of a pupil's own tries with counted misses and without modifiers; trials and joint results are nobody's evidence. */
-    @Query("""
-            select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
-            from AttemptRow a
-            where a.classId = :classId and a.ladderId in :ladderIds and a.hits is not null and a.misses is not null and a.modifiers = '' and not a.struck and not a.trial and a.jointWith = ''
-            group by a.pupilId, a.ladderId, a.rungId
-            """)
-    List<TriesSum> tries(UUID classId, Collection<String> ladderIds);
-
-    /** The same of a whole class. */
+    /** Sums of the own tries of each pupil of a class with counted misses and without modifiers; trials and joint results are nobody's evidence. */
     @Query("""
             select a.pupilId as pupilId, a.ladderId as ladderId, a.rungId as rungId, sum(a.hits) as hits, sum(a.misses) as misses
             from AttemptRow a
