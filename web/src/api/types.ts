@@ -132,6 +132,8 @@ export type RosterBrought = Schemas["RosterBrought"];
 export type Brought = Schemas["Brought"];
 
 export type HomeView = Schemas["HomeView"];
+export type UnreadLine = Schemas["UnreadLine"];
+export type HomeAsked = HomeView["asked"];
 export type HomeWeek = Schemas["HomeWeek"];
 export type HomeCardLine = Schemas["HomeCardLine"];
 export type HomeNumber = Schemas["HomeNumber"];

@@ -34,6 +34,8 @@ export class CardPlayer {
   private bars() {
     for (const old of this.sheet.querySelectorAll(".bar")) old.remove();
     for (const old of this.sheet.querySelectorAll("details.home")) old.remove();
+    // What the sheet asks by hand the page asks by its form.
+    for (const byHand of this.sheet.querySelectorAll(".asked")) byHand.remove();
     this.sheet.append(tellHome(this.card));
     for (const practice of this.card.practices) {
       const kept = this.shelf.peek(practice.practice);

@@ -2,31 +2,35 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
 import { kit } from "../../api/queries";
-import type { CameBack, HomeHeard, HomeNumber, NotTaken } from "../../api/types";
+import type { CameBack, HomeHeard, HomeNumber, NotTaken, UnreadLine } from "../../api/types";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
 import { ResultFiles } from "./result-files";
 import { Scan } from "./scan";
 import { sideWord } from "./side-word";
+import { Unread } from "./unread";
 import { useHome } from "./use-home";
 
 const t = texts("home");
 
 /** Codes are typed, pasted, photographed or read from files; each says whose it is before it is kept. */
-export function CameBackBox({ classId, came }: { classId: string; came: CameBack[] }) {
+export function CameBackBox({ classId, came, unread }: { classId: string; came: CameBack[]; unread: UnreadLine[] }) {
   const [text, setText] = useState("");
   const [told, setTold] = useState<HomeHeard>();
   const hear = useHome(classId, (sent: string) =>
-    api("post", "/api/classes/{id}/home/came", { params: { path: { id: classId } }, body: { text: sent } }),
+    api("post", "/api/classes/{id}/home/came", {
+      params: { path: { id: classId } },
+      body: { text: sent, mended: null },
+    }),
   );
   const take = async (codes: string) => {
     const heard = await hear.mutateAsync(codes).catch(() => undefined);
     if (!heard) return;
     setTold(heard);
-    // What was not taken stays to be put right; what came before need not be typed again.
+    // What was not taken stays to be put right, here or in the list below; what came before need not be typed again.
     setText(
       heard.wrong
-        .filter((w) => w.wrong !== "CAME_BEFORE")
+        .filter((w) => w.wrong !== "CAME_BEFORE" && !w.kept)
         .map((w) => w.line)
         .join("\n"),
     );
@@ -67,10 +71,13 @@ export function CameBackBox({ classId, came }: { classId: string; came: CameBack
       <div aria-live="polite">
         {hear.error && <p className="mt-2 font-semibold text-alert">{hear.error.detail}</p>}
         {told && <p className="mt-2 font-semibold">{t("came.taken", { n: told.taken.length })}</p>}
-        {told?.wrong.map((w) => (
-          <Wrong key={`${w.line}/${w.wrong}`} wrong={w} />
-        ))}
+        {told?.wrong
+          .filter((w) => !w.kept)
+          .map((w) => (
+            <Wrong key={`${w.line}/${w.wrong}`} wrong={w} />
+          ))}
       </div>
+      <Unread classId={classId} lines={unread} onHeard={setTold} />
       {came.length > 0 && (
         <>
           <div className="mt-4 flex flex-wrap items-center gap-3">

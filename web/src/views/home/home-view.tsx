@@ -38,7 +38,7 @@ function OfClass({ chosen }: { chosen: SchoolClass }) {
   const all = useQuery(home(chosen.id));
   if (all.isPending) return <Loading what={t("loading")} />;
   if (all.isLoadingError) return <Failed error={all.error} again={() => all.refetch()} />;
-  const { weeks, came, practised } = all.data;
+  const { weeks, came, unread, practised, asked } = all.data;
   return (
     <div className="space-y-9">
       <header>
@@ -48,7 +48,7 @@ function OfClass({ chosen }: { chosen: SchoolClass }) {
         <p className="mt-1 max-w-3xl text-soft">{t("lead")}</p>
       </header>
       <div className="grid gap-8 lg:grid-cols-2">
-        <CameBackBox classId={chosen.id} came={came} />
+        <CameBackBox classId={chosen.id} came={came} unread={unread} />
         <MakeWeek chosen={chosen} begun={weeks.some((w) => w.making)} />
       </div>
       {weeks.length === 0 ? (
@@ -58,7 +58,7 @@ function OfClass({ chosen }: { chosen: SchoolClass }) {
       ) : (
         weeks.map((week, i) => <WeekOfCards key={week.id} classId={chosen.id} week={week} open={i === 0} />)
       )}
-      {weeks.some((w) => w.cards.length > 0) && <Slips classId={chosen.id} weeks={weeks} />}
+      {weeks.some((w) => w.cards.length > 0) && <Slips classId={chosen.id} weeks={weeks} asked={asked} />}
       {weeks.length > 0 && <Practised practised={practised} />}
     </div>
   );

@@ -1,8 +1,10 @@
+import { fireEvent, render, screen } from "@testing-library/react";
 import jsQR from "jsqr";
 import { encode } from "uqr";
 import { expect, it } from "vitest";
 import codes from "../../../../core/src/test/resources/home/codes.json";
 import type { HomeCardLine } from "../../api/types";
+import { HomeSlip, homeFits, homeSlipOf, NOTHING, type Ticked } from "./home-slip";
 import { codeIn } from "./result-files";
 import { slipOf } from "./slips";
 
@@ -32,4 +34,26 @@ it("sends only slips on which something was filled in", () => {
   const card = { id: "a", each: [{ on: "2026-11-30", number: "2222", boxes: [box, box] }] } as unknown as HomeCardLine;
   expect(slipOf(card, 1, ["", " "])).toEqual([]);
   expect(slipOf(card, 1, ["", "7"])).toEqual([{ cardId: "a", practice: 1, numbers: [null, 7], felt: null }]);
+});
+
+it("sends what a family ticked of its home as its page would, and leaves out what it did not say", () => {
+  const card = { id: "a", pupil: "Ayo B." } as unknown as HomeCardLine;
+  const asked = { practice: 8, kinds: ["balloon", "hoop"], most: [3, 16, 16, 1, 1] };
+  let ticked: Ticked = NOTHING;
+  expect(homeSlipOf(card, asked, ticked)).toEqual([]);
+  const line = () => <HomeSlip name="Ayo B." asked={asked} ticked={ticked} onTick={(t) => (ticked = t)} />;
+  const { rerender } = render(line());
+  fireEvent.click(screen.getByLabelText("hoop"));
+  rerender(line());
+  fireEvent.change(screen.getByLabelText("Ayo B.: metres of free floor, long"), { target: { value: "2,7" } });
+  rerender(line());
+  expect(homeFits(ticked)).toBe(false);
+  fireEvent.change(screen.getByLabelText("Ayo B.: metres of free floor, wide"), { target: { value: "9" } });
+  rerender(line());
+  expect(homeFits(ticked)).toBe(false);
+  fireEvent.change(screen.getByLabelText("Ayo B.: metres of free floor, wide"), { target: { value: "2" } });
+  expect(homeFits(ticked)).toBe(true);
+  expect(homeSlipOf(card, asked, ticked)).toEqual([
+    { cardId: "a", practice: 8, numbers: [2, 5, 4, null, null], felt: null },
+  ]);
 });

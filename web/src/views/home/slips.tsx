@@ -1,22 +1,24 @@
 import { Fragment, type KeyboardEvent, useState } from "react";
 import { api } from "../../api/client";
-import type { HomeCardLine, HomeHeard, HomeWeek } from "../../api/types";
+import type { HomeAsked, HomeCardLine, HomeHeard, HomeWeek } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { day } from "../../words";
 import { texts } from "../../words/texts";
+import { HomeSlip, homeFits, homeSlipOf, NOTHING, type Ticked } from "./home-slip";
 import { sideWord } from "./side-word";
 import { useHome } from "./use-home";
 
 const t = texts("home");
 
-type Slip = { cardId: string; practice: number; numbers: (number | null)[]; felt: null };
+export type Slip = { cardId: string; practice: number; numbers: (number | null)[]; felt: null };
 
 /** Numbers from paper, a line a pupil: plain digits, checked for range before they go. */
-export function Slips({ classId, weeks }: { classId: string; weeks: HomeWeek[] }) {
+export function Slips({ classId, weeks, asked }: { classId: string; weeks: HomeWeek[]; asked: HomeAsked }) {
   const withCards = weeks.filter((w) => w.cards.length > 0);
   const [weekId, setWeekId] = useState(withCards[0]?.id ?? "");
   const [k, setK] = useState(1);
   const [typed, setTyped] = useState<Record<string, string[]>>({});
+  const [homes, setHomes] = useState<Record<string, Ticked>>({});
   const [told, setTold] = useState<HomeHeard>();
   const week = withCards.find((w) => w.id === weekId) ?? withCards[0];
   const send = useHome(classId, (slips: Slip[]) =>
@@ -26,14 +28,20 @@ export function Slips({ classId, weeks }: { classId: string; weeks: HomeWeek[] }
     }),
   );
   if (!week) return null;
-  const cards = week.cards.filter((c) => !c.withdrawn && c.practices >= k);
-  const slips = cards.flatMap((c) => slipOf(c, k, typed[`${c.id}/${k}`] ?? []));
-  const wrong = cards.some((c) => boxesOf(c, k).some((b, i) => !fits(typed[`${c.id}/${k}`]?.[i] ?? "", b.most)));
+  const ofHome = k === asked.practice;
+  const cards = week.cards.filter((c) => !c.withdrawn && (ofHome || c.practices >= k));
+  const slips = cards.flatMap((c) =>
+    ofHome ? homeSlipOf(c, asked, homes[c.id] ?? NOTHING) : slipOf(c, k, typed[`${c.id}/${k}`] ?? []),
+  );
+  const wrong = ofHome
+    ? cards.some((c) => !homeFits(homes[c.id] ?? NOTHING))
+    : cards.some((c) => boxesOf(c, k).some((b, i) => !fits(typed[`${c.id}/${k}`]?.[i] ?? "", b.most)));
   const take = async () => {
     const heard = await send.mutateAsync(slips).catch(() => undefined);
     if (!heard) return;
     setTold(heard);
     setTyped({});
+    setHomes({});
   };
   return (
     <section aria-labelledby="slips">
@@ -52,25 +60,38 @@ export function Slips({ classId, weeks }: { classId: string; weeks: HomeWeek[] }
         <Choice
           label={t("slips.practice")}
           value={String(k)}
-          options={Array.from({ length: week.practices }, (_, i) => ({
-            value: String(i + 1),
-            text: t("slips.one", { k: i + 1 }),
-          }))}
+          options={[
+            ...Array.from({ length: week.practices }, (_, i) => ({
+              value: String(i + 1),
+              text: t("slips.one", { k: i + 1 }),
+            })),
+            { value: String(asked.practice), text: t("slips.ofHome") },
+          ]}
           onChange={(v) => setK(Number(v))}
         />
       </div>
-      <p className="mt-2 text-sm text-soft">{t("slips.how")}</p>
+      <p className="mt-2 text-sm text-soft">{t(ofHome ? "slips.howHome" : "slips.how")}</p>
       <div className="mt-2">
-        {cards.map((card, row) => (
-          <Line
-            key={card.id}
-            card={card}
-            k={k}
-            row={row}
-            typed={typed[`${card.id}/${k}`] ?? []}
-            onType={(numbers) => setTyped({ ...typed, [`${card.id}/${k}`]: numbers })}
-          />
-        ))}
+        {cards.map((card, row) =>
+          ofHome ? (
+            <HomeSlip
+              key={card.id}
+              name={nameOf(card)}
+              asked={asked}
+              ticked={homes[card.id] ?? NOTHING}
+              onTick={(ticked) => setHomes({ ...homes, [card.id]: ticked })}
+            />
+          ) : (
+            <Line
+              key={card.id}
+              card={card}
+              k={k}
+              row={row}
+              typed={typed[`${card.id}/${k}`] ?? []}
+              onType={(numbers) => setTyped({ ...typed, [`${card.id}/${k}`]: numbers })}
+            />
+          ),
+        )}
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-3" aria-live="polite">
         <button
@@ -104,7 +125,7 @@ function Line({
   onType: (numbers: string[]) => void;
 }) {
   const boxes = boxesOf(card, k);
-  const name = card.home > 1 ? t("week.atOther", { name: card.pupil }) : card.pupil;
+  const name = nameOf(card);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule py-1">
       <span className="w-36 font-semibold">{name}</span>
@@ -137,6 +158,8 @@ function Line({
     </div>
   );
 }
+
+const nameOf = (card: HomeCardLine) => (card.home > 1 ? t("week.atOther", { name: card.pupil }) : card.pupil);
 
 const boxesOf = (card: HomeCardLine, k: number) => card.each[k - 1]?.boxes ?? [];
 

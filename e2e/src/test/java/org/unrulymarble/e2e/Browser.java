@@ -84,6 +84,11 @@ public final class Browser implements AutoCloseable {
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
     }
 
+    /** What a page is to those who have no script. */
+    public void scripts(boolean run) {
+        driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", !run));
+    }
+
     public void offline(boolean offline) {
         driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand(

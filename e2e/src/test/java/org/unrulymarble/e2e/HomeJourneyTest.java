@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
 
 /** A card is made, printed, played from its file with the network off, comes back by its code, stands on the pupil's page and goes with the pupil. */
 @ExtendWith(OneBrowser.class)
@@ -52,6 +53,14 @@ class HomeJourneyTest {
         browser.press("Take them in");
         browser.seeText("2 taken.");
         browser.seeText("came before (Oda K.).");
+        String wrong = second.substring(0, second.length() - 1) + (second.endsWith("A") ? "C" : "A");
+        browser.type(browser.labelled("Return codes, one on each line"), wrong);
+        browser.press("Take them in");
+        browser.seeText("1 code could not be read");
+        browser.type(browser.labelled("Code put right, sent as " + wrong), second);
+        browser.press("Read " + wrong + " again");
+        browser.await(
+                "for the list to empty", d -> !browser.see("main").getText().contains("could not be read"));
         browser.open("/");
         browser.seeText("2 results came back from home.");
         browser.press("See what came back");
@@ -98,6 +107,8 @@ class HomeJourneyTest {
     private String played(String page) throws IOException {
         Files.writeString(file, (String) browser.request("GET", page, null).get("body"));
         browser.offline(true);
+        readWithoutScript();
+        playedWithoutAnythingKept();
         browser.driver().get(file.toUri().toString());
         browser.press("Start practice 1");
         browser.await("for a round that is counted", d -> {
@@ -116,16 +127,51 @@ class HomeJourneyTest {
                             "return [...document.querySelectorAll('button')].some(b => b.textContent === 'Go on with practice 1')");
         });
         browser.press("Go on with practice 1");
+        toTheCode();
+        assertThat(browser.see("#number-0").getDomProperty("value")).isEqualTo("3");
+        String code = browser.see("[data-testid=return-code]").getText();
+        browser.offline(false);
+        return code;
+    }
+
+    /** It reads as the paper does, with boxes to fill in and the number to send back. */
+    private void readWithoutScript() {
+        browser.scripts(false);
+        browser.driver().get(file.toUri().toString());
+        String sheet = browser.driver().findElement(By.tagName("main")).getText();
+        boolean pressed = !browser.driver().findElements(By.tagName("button")).isEmpty();
+        browser.scripts(true);
+        assertThat(pressed).isFalse();
+        assertThat(sheet).contains("Get and make", "Round 1", "Send it back", "Your home, if you like to tell us");
+    }
+
+    /** In a frame of no origin there is no storage: it says so, and its code comes all the same. */
+    private void playedWithoutAnythingKept() throws IOException {
+        Path frame = Files.writeString(
+                file.resolveSibling("frame-" + file.getFileName()),
+                "<!doctype html><iframe sandbox='allow-scripts' src='%s' style='width:100%%;height:90vh'></iframe>"
+                        .formatted(file.getFileName()));
+        try {
+            browser.driver().get(frame.toUri().toString());
+            browser.driver().switchTo().frame(0);
+            assertThat(browser.see(".bar").getText()).contains("This device keeps nothing");
+            browser.press("Start practice 1");
+            toTheCode();
+            assertThat(browser.see("[data-testid=return-code]").getText()).matches("[0-9A-Z]{4}(-[0-9A-Z]{1,4})+");
+            browser.seeText("This device keeps nothing");
+        } finally {
+            browser.driver().switchTo().defaultContent();
+            Files.deleteIfExists(frame);
+        }
+    }
+
+    private void toTheCode() {
         browser.await("for the end", d -> {
             if (browser.shows("[data-testid=return-code]")) return true;
             browser.script("const b = [...document.querySelectorAll('button')]"
                     + ".find(b => b.textContent === 'Skip this' || b.textContent === 'Done'); if (b) b.click()");
             return null;
         });
-        assertThat(browser.see("#number-0").getDomProperty("value")).isEqualTo("3");
-        String code = browser.see("[data-testid=return-code]").getText();
-        browser.offline(false);
-        return code;
     }
 
     /** The stand-in family plays the same card: its code is one of this card, too. */

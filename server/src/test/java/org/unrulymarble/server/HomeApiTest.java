@@ -11,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
@@ -55,11 +56,14 @@ class HomeApiTest {
     }
 
     private JsonNode made(String more) {
+        return made(LocalDate.now(), more);
+    }
+
+    private JsonNode made(LocalDate firstDay, String more) {
         List<String> before = ids();
         assertThat(api.post(
                                 "/api/classes/" + classId + "/home/weeks",
-                                "{\"firstDay\":\"%s\",\"practices\":2,\"minutes\":8%s}"
-                                        .formatted(LocalDate.now(), more))
+                                "{\"firstDay\":\"%s\",\"practices\":2,\"minutes\":8%s}".formatted(firstDay, more))
                         .status())
                 .isEqualTo(201);
         Awaitility.await()
@@ -133,6 +137,28 @@ class HomeApiTest {
                 .isEqualTo(card.get("pupil").stringValue());
         assertThat(heard.get("wrong").findValuesAsString("wrong"))
                 .containsExactly("CAME_BEFORE", "CHECK", "PAPER_NUMBER");
+
+        JsonNode unread = api.get("/api/classes/" + classId + "/home").body().get("unread");
+        JsonNode line = unread.get(unread.size() - 1);
+        assertThat(line.get("line").stringValue()).isEqualTo(wrong);
+        String path = "/api/classes/" + classId + "/home/";
+        // Put right, but with what came before: it leaves the list, and nothing is taken twice.
+        JsonNode again = api.post(
+                        path + "came",
+                        "{\"text\":\"%s\",\"mended\":\"%s\"}"
+                                .formatted(right, line.get("id").stringValue()))
+                .body();
+        assertThat(again.get("wrong").findValuesAsString("wrong")).containsExactly("CAME_BEFORE");
+        assertThat(api.get("/api/classes/" + classId + "/home").body().get("unread"))
+                .hasSize(unread.size() - 1);
+        // What is no code is told and not kept; what is one waits until it is dropped.
+        api.post(path + "came", "{\"text\":\"Dear Ms O., here is the code\\n2222-3333-44\"}");
+        JsonNode waits = api.get("/api/classes/" + classId + "/home").body().get("unread");
+        assertThat(waits).hasSize(unread.size());
+        String id = waits.get(waits.size() - 1).get("id").stringValue();
+        assertThat(api.as("brambell").delete(path + "unread/" + id).status()).isEqualTo(404);
+        assertThat(api.as("okafor").delete(path + "unread/" + id).body().get("unread"))
+                .hasSize(unread.size() - 1);
 
         int rounds = rounds(pupilId);
         String decided = "{\"ids\":[\"%s\"]}"
@@ -260,6 +286,46 @@ class HomeApiTest {
     }
 
     @Test
+    void a_sheet_asks_of_a_home_that_told_nothing_and_what_was_ticked_is_typed_in() {
+        int unknown = 0;
+        for (JsonNode p : api.get("/api/classes/" + classId).body().get("pupils")) {
+            if (p.get("details").get("homeKit").isEmpty()
+                    && p.get("details").get("homeSpace").isNull()) break;
+            unknown++;
+        }
+        String one = ",\"pupilIds\":[" + pupils(unknown + 1).get(unknown) + "]";
+        JsonNode card = made(one).get("cards").get(0);
+        String cardId = card.get("id").stringValue();
+        assertThat(api.get("/api/home/cards/" + cardId + "/page").text())
+                .containsOnlyOnce("Your home, if you like to tell us");
+        String slip = "{\"slips\":[{\"cardId\":\"" + cardId + "\",\"practice\":" + HomeTold.PRACTICE
+                + ",\"numbers\":[1,WIDE,5,null,1],\"felt\":null}]}";
+        assertThat(api.post("/api/classes/" + classId + "/home/slips", slip.replace("WIDE", "17"))
+                        .status())
+                .isEqualTo(400);
+        JsonNode taken = api.post("/api/classes/" + classId + "/home/slips", slip.replace("WIDE", "6"))
+                .body()
+                .get("taken")
+                .get(0);
+        assertThat(taken.get("home").get("quiet").isNull()).isTrue();
+        api.post(
+                "/api/classes/" + classId + "/home/kept",
+                "{\"ids\":[\"" + taken.get("id").stringValue() + "\"]}");
+        JsonNode details = api.get("/api/classes/" + classId)
+                .body()
+                .get("pupils")
+                .get(unknown)
+                .get("details");
+        assertThat(details.get("homeSpace").get("lengthM").doubleValue()).isEqualTo(3);
+        assertThat(details.get("homeKit").propertyNames()).containsExactly(HomeTold.KINDS.get(0));
+
+        JsonNode next = made(one).get("cards").get(0);
+        assertThat(api.get("/api/home/cards/" + next.get("id").stringValue() + "/page")
+                        .text())
+                .doesNotContain("Your home, if you like to tell us");
+    }
+
+    @Test
     void a_link_leads_a_family_to_its_card_alone_until_it_is_withdrawn() {
         JsonNode week = made(",\"pupilIds\":" + pupils(2));
         JsonNode links = api.post("/api/home/weeks/" + week.get("id").stringValue() + "/links", "{}")
@@ -279,6 +345,29 @@ class HomeApiTest {
 
         api.post("/api/home/cards/" + week.get("cards").get(0).get("id").stringValue() + "/withdrawn", "");
         assertThat(family.get(path).status()).isEqualTo(404);
+    }
+
+    @Test
+    void a_link_ends_fourteen_days_after_the_last_practice() {
+        LocalDate today = LocalDate.now();
+        JsonNode practices =
+                made(today, ",\"pupilIds\":" + pupils(1)).get("cards").get(0).get("each");
+        LocalDate last = LocalDate.parse(practices.get(1).get("on").stringValue());
+        long days = 14 + ChronoUnit.DAYS.between(today, last);
+        Api family = api.another();
+        assertThat(family.get(path(linkOf(today.minusDays(days)))).status()).isEqualTo(200);
+        assertThat(family.get(path(linkOf(today.minusDays(days + 1)))).status()).isEqualTo(404);
+    }
+
+    private JsonNode linkOf(LocalDate firstDay) {
+        JsonNode week = made(firstDay, ",\"pupilIds\":" + pupils(1));
+        return api.post("/api/home/weeks/" + week.get("id").stringValue() + "/links", "{}")
+                .body()
+                .get(0);
+    }
+
+    private static String path(JsonNode link) {
+        return link.get("address").stringValue().substring("https://wharf.example".length());
     }
 
     @Test

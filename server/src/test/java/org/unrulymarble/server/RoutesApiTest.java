@@ -133,6 +133,7 @@ class RoutesApiTest {
                 "{\"slips\":[{\"cardId\":\"%s\",\"practice\":1,\"numbers\":[]}]}".formatted(cardId));
         bodies.put("POST /api/classes/{id}/home/kept", "{\"ids\":[\"%s\"]}".formatted(cardId));
         bodies.put("POST /api/classes/{id}/home/aside", "{\"ids\":[\"%s\"]}".formatted(cardId));
+        bodies.put("DELETE /api/classes/{id}/home/unread/{unreadId}", null);
         bodies.put("POST /api/home/weeks/{id}/cards", "{}");
         bodies.put("GET /api/home/weeks/{id}/pages.zip", null);
         bodies.put("GET /api/home/weeks/{id}/cards.pdf", null);
@@ -296,6 +297,7 @@ class RoutesApiTest {
                 .replace("{ladderId}", "clap-and-collect")
                 .replace("{key}", "00000000-0000-0000-0000-000000000001")
                 .replace("{round}", "0")
+                .replace("{unreadId}", "00000000-0000-0000-0000-000000000001")
                 .replace("{handOverId}", "00000000-0000-0000-0000-000000000001")
                 .replace("{block}", "0");
         return api.send(HttpMethod.valueOf(parts[0]), path, body).status();

@@ -156,14 +156,19 @@ final class CardWriter {
     }
 
     /** The other things of the task for which this home has something else. */
-    private static List<HomePractice.Instead> instead(Placed p, List<Gather.GatherItem> gather) {
+    private List<HomePractice.Instead> instead(Placed p, List<Gather.GatherItem> gather) {
         KitRole ball = p.ladder().ballRole().orElse(null);
         return p.kit().stream()
                 .filter(role -> !role.equals(ball))
                 .flatMap(role -> used(role, p, gather)
                         .filter(item -> !item.kind().equals(role.kind()))
-                        .map(item -> new HomePractice.Instead(role.what(), item.called())))
+                        .map(item -> new HomePractice.Instead(
+                                role.what(), role.perSpot() + " " + called(item.kind(), role.perSpot()))))
                 .toList();
+    }
+
+    private String called(String kind, int count) {
+        return home.kit().kind(kind).orElseThrow().called(count);
     }
 
     private static Stream<Gather.GatherItem> used(KitRole role, Placed p, List<Gather.GatherItem> gather) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Wall;
 
@@ -42,6 +43,16 @@ public record HomeTold(
 
     /** The bounds of its numbers: kinds as bits, length and width in half metres, below (1 yes, 0 no), wall (1 yes, 0 no). */
     public static final List<Integer> MOST = List.of((1 << KINDS.size()) - 1, MOST_HALVES, MOST_HALVES, 1, 1);
+
+    /** What is asked of a home. @param kinds by name, a bit each from the lowest; {@code most} as {@link #MOST} */
+    public record Asked(int practice, List<String> kinds, List<Integer> most) {}
+
+    public static Asked asked(KitKinds kinds) {
+        return new Asked(
+                PRACTICE,
+                KINDS.stream().map(id -> kinds.kind(id).orElseThrow().name()).toList(),
+                MOST);
+    }
 
     /** @param numbers as {@link #MOST} bounds them, null where nothing was told */
     public static HomeTold of(List<Integer> numbers) {

@@ -16,7 +16,7 @@ import org.unrulymarble.server.home.CardsOut.CardOut;
 import org.unrulymarble.server.home.HomeMaking;
 import org.unrulymarble.server.home.HomeViews;
 
-/** Two weeks of practice at home: some of it came back and was kept; one code is late, one slip is of paper, and they wait with a few others. */
+/** Two weeks of practice at home: some of it came back and was kept; one code is late, one mistyped, one slip is of paper, and they wait with a few others. */
 @Component
 @Profile("demo")
 class DemoHome {
@@ -44,7 +44,7 @@ class DemoHome {
         for (int i = 0; i < KEPT; i++)
             for (int practice = 1; practice <= before.get(i).practices().size(); practice += 2)
                 kept.add(played(before.get(i), practice, random));
-        List<UUID> ids = came.hear(classId, String.join("\n", kept)).taken().stream()
+        List<UUID> ids = came.hear(classId, String.join("\n", kept), null).taken().stream()
                 .map(HomeViews.CameBack::id)
                 .collect(Collectors.toList());
         came.keep(classId, new CameService.Decided(ids));
@@ -57,7 +57,9 @@ class DemoHome {
                         played(before.get(KEPT), 2, random),
                         played(now.get(2), 1, random),
                         played(now.get(9), 1, random),
-                        played(now.get(14), 2, random)));
+                        played(now.get(14), 2, random),
+                        mistyped(played(now.get(5), 1, random))),
+                null);
         CardOut paper = now.get(11);
         came.slips(classId, List.of(new CameService.Slip(paper.cardId(), 1, numbers(paper, 1, random), null)));
     }
@@ -70,6 +72,16 @@ class DemoHome {
     private static String played(CardOut card, int practice, SplittableRandom random) {
         ReturnCode.Felt felt = ReturnCode.Felt.values()[random.nextInt(ReturnCode.Felt.values().length)];
         return card.code(practice, numbers(card, practice, random), felt);
+    }
+
+    /** Two neighbours swapped, as it happens to whoever copies a code by hand. */
+    private static String mistyped(String code) {
+        for (int i = 2; ; i++) {
+            char a = code.charAt(i);
+            char b = code.charAt(i + 1);
+            if (a != b && Character.isLetterOrDigit(a) && Character.isLetterOrDigit(b))
+                return code.substring(0, i) + b + a + code.substring(i + 2);
+        }
     }
 
     /** Between a tenth and a half of what a box can hold; now and then one is left out. */

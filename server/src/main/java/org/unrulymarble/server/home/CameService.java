@@ -33,6 +33,7 @@ public class CameService {
     private final HomeWeeks weeks;
     private final HomeCards cards;
     private final HomeCames cames;
+    private final HomeUnreads unreads;
     private final RecordService records;
     private final PupilService homes;
     private final HomeViews views;
@@ -45,6 +46,7 @@ public class CameService {
             HomeWeeks weeks,
             HomeCards cards,
             HomeCames cames,
+            HomeUnreads unreads,
             RecordService records,
             PupilService homes,
             HomeViews views,
@@ -55,6 +57,7 @@ public class CameService {
         this.weeks = weeks;
         this.cards = cards;
         this.cames = cames;
+        this.unreads = unreads;
         this.records = records;
         this.homes = homes;
         this.views = views;
@@ -77,9 +80,13 @@ public class CameService {
         PAPER_NUMBER
     }
 
-    /** A line that was not taken. @param pupil whose card it names, where that is known */
+    /** A line that was not taken. @param pupil whose card it names, where that is known @param kept whether it waits to be put right */
     public record NotTaken(
-            @Nullable String line, Wrong wrong, @Nullable String pupil) {}
+            @Nullable String line, Wrong wrong, @Nullable String pupil, boolean kept) {
+        NotTaken(@Nullable String line, Wrong wrong, @Nullable String pupil) {
+            this(line, wrong, pupil, line != null && HomeUnreadRow.keeps(line, wrong));
+        }
+    }
 
     public record Heard(List<HomeViews.CameBack> taken, List<NotTaken> wrong) {}
 
@@ -98,8 +105,9 @@ public class CameService {
      * Takes codes in: one on each line, or several with commas between.
      *
      * @param text as it was pasted
+     * @param mended the line that could not be read before and is put right with it, or null
      */
-    public Heard hear(UUID classId, String text) {
+    public Heard hear(UUID classId, String text, @Nullable UUID mended) {
         SchoolClass c = access.teach(classId);
         new Checks().text("text", text, 40_000).done();
         List<String> lines = text.lines()
@@ -108,9 +116,14 @@ public class CameService {
                 .filter(l -> !l.isEmpty())
                 .toList();
         new Checks().entries("text", lines, 1, MOST_LINES).done();
+        if (mended != null) drop(classId, mended);
         List<HomeCameRow> taken = new ArrayList<>();
         List<NotTaken> wrong = new ArrayList<>();
         for (String line : lines) hear(c, line, taken, wrong);
+        Instant now = clock.instant();
+        for (NotTaken n : wrong)
+            if (n.kept() && !unreads.existsByClassIdAndLine(classId, n.line()))
+                unreads.saveAndFlush(new HomeUnreadRow(classId, n.line(), n.wrong(), now));
         List<UUID> ids = taken.stream().map(HomeCameRow::id).toList();
         cames.flush();
         return new Heard(
@@ -118,6 +131,16 @@ public class CameService {
                         .filter(r -> ids.contains(r.id()))
                         .toList(),
                 wrong);
+    }
+
+    /** A line that nobody can put right. */
+    void drop(UUID classId, UUID unreadId) {
+        access.teach(classId);
+        HomeUnreadRow row = unreads.findById(unreadId)
+                .filter(r -> r.classId().equals(classId))
+                .orElseThrow(NotFound::new);
+        unreads.delete(row);
+        unreads.flush();
     }
 
     private void hear(SchoolClass c, String line, List<HomeCameRow> taken, List<NotTaken> wrong) {
@@ -180,7 +203,7 @@ public class CameService {
                 new HomeCameRow(card.id(), said, planned.isAfter(today) ? today : planned, now, paper));
     }
 
-    /** Numbers from paper slips; a slip that came before is left out. */
+    /** Numbers from paper slips, or, as practice {@link HomeTold#PRACTICE}, what a family ticked of its home; a slip that came before is left out. */
     public Heard slips(UUID classId, List<Slip> slips) {
         access.teach(classId);
         new Checks().entries("slips", slips, 1, MOST_LINES).done();
@@ -193,12 +216,20 @@ public class CameService {
             if (!week.classId().equals(classId)) throw new NotFound();
             CardBody body = card.read(json);
             try {
-                new Checks()
-                        .range("practice", slip.practice(), 1, body.practices().size())
-                        .done();
+                boolean ofHome = slip.practice() == HomeTold.PRACTICE;
+                if (!ofHome)
+                    new Checks()
+                            .range(
+                                    "practice",
+                                    slip.practice(),
+                                    1,
+                                    body.practices().size())
+                            .done();
                 ReturnCode said = new ReturnCode(card.number(), slip.practice(), slip.numbers(), slip.felt());
                 // Checked as a code is: by count and by range.
-                said.code(card.key(), body.practice(slip.practice()).most());
+                said.code(
+                        card.key(),
+                        ofHome ? HomeTold.MOST : body.practice(slip.practice()).most());
                 if (cameBefore(card, said)) wrong.add(new NotTaken(null, Wrong.CAME_BEFORE, null));
                 else taken.add(keep(card, week, said, true).id());
             } catch (Refused e) {

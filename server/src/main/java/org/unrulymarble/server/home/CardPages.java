@@ -40,7 +40,7 @@ class CardPages {
 
     /** The sizes of paper that a school prints on. */
     enum Paper {
-        A4("210mm 297mm", "9.2pt"),
+        A4("210mm 297mm", "9.1pt"),
         LETTER("8.5in 11in", "8.8pt");
 
         private final String size;
@@ -64,10 +64,7 @@ class CardPages {
             String key,
             String firstName,
             List<PracticeData> practices,
-            HomeAsked home) {}
-
-    /** What is asked of the home, to come back as if it were that practice. @param kinds by name, a bit each from the lowest */
-    record HomeAsked(int practice, List<String> kinds, List<Integer> most) {}
+            HomeTold.Asked home) {}
 
     /** @param on the day that it is meant for */
     record PracticeData(int practice, String on, HomePractice what) {}
@@ -79,14 +76,20 @@ class CardPages {
             practices.add(new PracticeData(
                     k, out.week().dayOf(k).toString(), out.body().practice(k)));
         CardData data = new CardData(
-                "unruly-marble-card", 1, out.card().number(), out.card().secret(), out.firstName(), practices, asked());
+                "unruly-marble-card",
+                1,
+                out.card().number(),
+                out.card().secret(),
+                out.firstName(),
+                practices,
+                HomeTold.asked(kinds));
         return PAGE.execute(Map.of(
                 "firstName",
                 out.firstName(),
                 "style",
                 CardText.resource("/static/player/player.css"),
                 "practices",
-                CardText.practices(out),
+                CardText.practices(out, HomeTold.asked(kinds)),
                 // A script element ends at the first of these, wherever it stands.
                 "data",
                 json.writeValueAsString(data).replace("<", "\\u003c"),
@@ -94,24 +97,15 @@ class CardPages {
                 CardText.resource("/static/player/player.js").replace("</script", "<\\/script")));
     }
 
-    private HomeAsked asked() {
-        return new HomeAsked(
-                HomeTold.PRACTICE,
-                HomeTold.KINDS.stream()
-                        .map(id -> kinds.kind(id).orElseThrow().name())
-                        .toList(),
-                HomeTold.MOST);
-    }
-
     /** One side for each practice. @param title of the document */
     void paper(List<CardsOut.CardOut> cards, Paper paper, String title, OutputStream to) throws IOException {
         List<String> practices = new ArrayList<>();
-        for (CardsOut.CardOut card : cards) practices.addAll(CardText.practices(card));
+        for (CardsOut.CardOut card : cards) practices.addAll(CardText.practices(card, HomeTold.asked(kinds)));
         if (!practices.isEmpty()) {
             int last = practices.size() - 1;
             practices.set(last, practices.get(last).replace("class=\"practice", "class=\"last practice"));
         }
-        String style = "@page { size: " + paper.size + "; margin: 9mm 12mm; }\nbody { font-size: " + paper.type
+        String style = "@page { size: " + paper.size + "; margin: 8mm 12mm; }\nbody { font-size: " + paper.type
                 + "; }\n" + PAPER_STYLE;
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.useSVGDrawer(new BatikSVGDrawer());

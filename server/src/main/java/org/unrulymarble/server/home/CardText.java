@@ -9,13 +9,17 @@ import java.nio.charset.StandardCharsets;
 import java.text.NumberFormat;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.home.HomePractice;
 import org.unrulymarble.core.home.HomePractice.HomeBox;
 import org.unrulymarble.core.home.HomePractice.HomeTask;
+import org.unrulymarble.core.home.HomeTold;
 import org.unrulymarble.core.home.ReturnCode;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.plan.Adaptation;
@@ -28,6 +32,8 @@ final class CardText {
     private static final Template PRACTICE =
             Mustache.compiler().nullValue("").emptyStringIsFalse(true).compile(resource("/home/practice.mustache"));
 
+    private static final int A_LINE = 100;
+
     private CardText() {}
 
     static String resource(String path) {
@@ -39,14 +45,27 @@ final class CardText {
         }
     }
 
-    /** Each practice of a card. */
-    static List<String> practices(CardsOut.CardOut out) {
+    /** Each practice of a card; of a home that is not known the one with most room on its sheet asks. */
+    static List<String> practices(CardsOut.CardOut out, HomeTold.Asked asked) {
         List<String> all = new ArrayList<>();
-        for (int k = 1; k <= out.body().practices().size(); k++) all.add(practice(out, k));
+        int roomiest = 1
+                + IntStream.range(0, out.body().practices().size())
+                        .boxed()
+                        .min(Comparator.comparing(k -> length(out.body().practice(k + 1))))
+                        .orElseThrow();
+        for (int k = 1; k <= out.body().practices().size(); k++)
+            all.add(practice(out, k, k == roomiest && !out.homeKnown() ? asked : null));
         return all;
     }
 
-    private static String practice(CardsOut.CardOut out, int number) {
+    /** Of what is printed, in letters or so: a row of boxes is worth a line of them. */
+    private static int length(HomePractice practice) {
+        return practice.tasks().stream()
+                .mapToInt(t -> A_LINE * (t.counted() ? 5 : 3) + t.words().task().length())
+                .sum();
+    }
+
+    private static String practice(CardsOut.CardOut out, int number, HomeTold.@Nullable Asked asked) {
         HomePractice practice = out.body().practice(number);
         String paper = ReturnCode.paper(out.card().number(), number, out.card().key());
         HomeTask widest = practice.tasks().stream()
@@ -54,6 +73,7 @@ final class CardText {
                 .orElseThrow();
         Map<String, Object> said = new HashMap<>();
         said.put("number", number);
+        said.put("asked", asked);
         said.put("all", out.body().practices().size());
         said.put("firstName", out.firstName());
         said.put("large", out.pupil().details().adaptations().contains(Adaptation.SEES_LITTLE));

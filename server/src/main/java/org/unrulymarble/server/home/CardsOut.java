@@ -10,6 +10,7 @@ import org.unrulymarble.core.home.ReturnCode;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.store.ClassAccess;
 import org.unrulymarble.server.store.Pupil;
+import org.unrulymarble.server.store.PupilDetails;
 import org.unrulymarble.server.store.SchoolClass;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -49,6 +50,15 @@ public class CardsOut {
     public record CardOut(HomeCardRow card, HomeWeekRow week, CardBody body, Pupil pupil, String className) {
         String firstName() {
             return pupil.details().firstName();
+        }
+
+        /** Whether kit and room of the home that this card is for are known. */
+        boolean homeKnown() {
+            PupilDetails d = pupil.details();
+            if (card.home() == 1) return !d.homeKit().isEmpty() && d.homeSpace() != null;
+            return d.otherHome() != null
+                    && !d.otherHome().kit().isEmpty()
+                    && d.otherHome().space() != null;
         }
 
         public UUID pupilId() {

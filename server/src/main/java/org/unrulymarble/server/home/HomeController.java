@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -102,12 +104,19 @@ class HomeController {
         making.remake(id, wanted);
     }
 
-    /** Codes as they were pasted, typed or photographed. */
-    record Pasted(String text) {}
+    /** Codes as they were pasted, typed or photographed. @param mended the line that could not be read before, or null */
+    record Pasted(String text, @Nullable UUID mended) {}
 
     @PostMapping("/classes/{id}/home/came")
     CameService.Heard hear(@PathVariable UUID id, @RequestBody Pasted pasted) {
-        return came.hear(id, pasted.text());
+        return came.hear(id, pasted.text(), pasted.mended());
+    }
+
+    /** A code that nobody can put right is dropped. */
+    @DeleteMapping("/classes/{id}/home/unread/{unreadId}")
+    HomeViews.HomeView drop(@PathVariable UUID id, @PathVariable UUID unreadId) {
+        came.drop(id, unreadId);
+        return views.of(id);
     }
 
     record Slips(List<CameService.Slip> slips) {}

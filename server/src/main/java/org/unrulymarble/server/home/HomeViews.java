@@ -17,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.unrulymarble.core.home.HomePractice;
 import org.unrulymarble.core.home.HomeTold;
 import org.unrulymarble.core.home.ReturnCode;
+import org.unrulymarble.core.kit.KitKinds;
 import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.server.platform.Progress;
 import org.unrulymarble.server.store.ClassAccess;
@@ -36,7 +37,9 @@ public class HomeViews {
     private final HomeCards cards;
     private final HomeCames cames;
     private final ClassAccess access;
+    private final HomeUnreads unreads;
     private final Progress progress;
+    private final KitKinds kinds;
     private final Clock clock;
     private final JsonMapper json;
 
@@ -45,14 +48,18 @@ public class HomeViews {
             HomeCards cards,
             HomeCames cames,
             ClassAccess access,
+            HomeUnreads unreads,
             Progress progress,
+            KitKinds kinds,
             Clock clock,
             JsonMapper json) {
         this.weeks = weeks;
         this.cards = cards;
         this.cames = cames;
         this.access = access;
+        this.unreads = unreads;
         this.progress = progress;
+        this.kinds = kinds;
         this.clock = clock;
         this.json = json;
     }
@@ -61,8 +68,18 @@ public class HomeViews {
      * All of a class's home practice.
      *
      * @param came what came back and is not decided on, oldest first
+     * @param unread codes that could not be read, oldest first
+     * @param asked what is asked of a home, on paper and page
      */
-    public record HomeView(List<HomeWeek> weeks, List<CameBack> came, List<HomeShare> practised) {}
+    public record HomeView(
+            List<HomeWeek> weeks,
+            List<CameBack> came,
+            List<UnreadLine> unread,
+            List<HomeShare> practised,
+            HomeTold.Asked asked) {}
+
+    /** @param line as it was sent; {@code on} the day on which it was taken in */
+    public record UnreadLine(UUID id, String line, CameService.Wrong wrong, LocalDate on) {}
 
     /** @param making how many cards are made of how many, while they are being made; null when that is over or was broken off */
     public record HomeWeek(
@@ -175,7 +192,10 @@ public class HomeViews {
                 .filter(r -> r.state() == HomeCameRow.State.WAITING)
                 .map(r -> told(r, cardById.get(r.cardId()), weekById, pupils, bodies))
                 .toList();
-        return new HomeView(told, waiting, shares(c, cameRows, cardById, weekById));
+        List<UnreadLine> unread = unreads.findByClassIdOrderByCameAt(classId).stream()
+                .map(r -> new UnreadLine(r.id(), r.line(), r.wrong(), LocalDate.ofInstant(r.cameAt(), clock.getZone())))
+                .toList();
+        return new HomeView(told, waiting, unread, shares(c, cameRows, cardById, weekById), HomeTold.asked(kinds));
     }
 
     private HomeWeek week(
