@@ -3,9 +3,12 @@ package org.unrulymarble.core.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.rotation.Company;
 
 /**
  * Several tasks at the same time in different places of one room. The class is split into as many groups as there are stations; on one signal every
@@ -18,7 +21,7 @@ import org.unrulymarble.core.place.Spots;
  * @param restSec between two rounds of a visit
  * @param changeSec to move on to the next station
  * @param places where stations were put by hand; the others are laid out
- * @param groups pupils' ids as the teacher put them together, or empty for groups in the order of the class; who is in none joins the smallest
+ * @param groups pupils' ids as the teacher put them together, or empty for groups in the order of the class, apart and together as the teacher says; who is in none joins the smallest
  */
 public record Circuit(
         String id,
@@ -134,9 +137,10 @@ public record Circuit(
                 .orElse(null);
     }
 
-    /** The class in as many groups as there are stations; nobody is left out. */
-    List<List<PlanPupil>> groupsOf(List<PlanPupil> pupils) {
-        if (groups.isEmpty()) return inOrder(pupils);
+    /** The class in as many groups as there are stations; nobody is left out. In the order of the class who is to be apart is exchanged for another. */
+    List<List<PlanPupil>> groupsOf(Setting setting) {
+        List<PlanPupil> pupils = setting.pupils();
+        if (groups.isEmpty()) return inOrder(pupils, setting.company());
         List<List<PlanPupil>> out = new ArrayList<>();
         for (int g = 0; g < stations(); g++) {
             List<String> ids = g < groups.size() ? groups.get(g) : List.of();
@@ -152,10 +156,16 @@ public record Circuit(
         return out.stream().map(List::copyOf).toList();
     }
 
-    private List<List<PlanPupil>> inOrder(List<PlanPupil> pupils) {
-        List<List<PlanPupil>> out = new ArrayList<>();
+    private List<List<PlanPupil>> inOrder(List<PlanPupil> pupils, Company company) {
+        List<List<String>> out = new ArrayList<>();
         int n = pupils.size();
-        for (int g = 0; g < stations(); g++) out.add(pupils.subList(n * g / stations(), n * (g + 1) / stations()));
-        return out;
+        for (int g = 0; g < stations(); g++)
+            out.add(pupils.subList(n * g / stations(), n * (g + 1) / stations()).stream()
+                    .map(PlanPupil::id)
+                    .toList());
+        Map<String, PlanPupil> byId = pupils.stream().collect(Collectors.toMap(PlanPupil::id, p -> p));
+        return company.seated(out).stream()
+                .map(ids -> ids.stream().map(byId::get).toList())
+                .toList();
     }
 }

@@ -55,7 +55,7 @@ public record CircuitPlan(
     private static CircuitPlan of(Timeline.Piece piece, LessonClock.BlockClock clock, Setting setting) {
         Circuit circuit = piece.circuit();
         SideBySide beside = piece.blocks().get(0).station().beside();
-        List<List<PlanPupil>> groups = circuit.groupsOf(setting.pupils());
+        List<List<PlanPupil>> groups = circuit.groupsOf(setting);
         List<Group> named = new ArrayList<>();
         for (int g = 0; g < groups.size(); g++)
             named.add(new Group(

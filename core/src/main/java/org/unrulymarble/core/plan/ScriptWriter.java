@@ -41,7 +41,7 @@ public final class ScriptWriter {
                 piece.first(),
                 circuit.stations(),
                 circuit.rounds(),
-                circuit.groupsOf(setting.pupils()).stream()
+                circuit.groupsOf(setting).stream()
                         .map(g -> g.stream().map(PlanPupil::id).toList())
                         .toList(),
                 IntStream.range(0, circuit.stations())
@@ -143,7 +143,7 @@ public final class ScriptWriter {
     /** Every group's turns in the order in which the groups come: at station 2 the second begins, then the first, then the last. */
     private static List<RunScript.ScriptTurn> atStation(Placed p, Setting setting) {
         Circuit circuit = p.station().circuit();
-        List<List<PlanPupil>> groups = circuit.groupsOf(setting.pupils());
+        List<List<PlanPupil>> groups = circuit.groupsOf(setting);
         List<RunScript.ScriptTurn> turns = new ArrayList<>();
         for (int stage = 0; stage < circuit.stations(); stage++) {
             List<PlanPupil> here = groups.get(circuit.groupAt(p.station().number(), stage));

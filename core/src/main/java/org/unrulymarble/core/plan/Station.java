@@ -27,7 +27,7 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
         Map<String, Station> out = new HashMap<>();
         if (lesson.audience() == Lesson.Audience.EACH_AT_HOME) return out;
         for (Circuit circuit : lesson.circuits()) {
-            int most = circuit.groupsOf(setting.pupils()).stream()
+            int most = circuit.groupsOf(setting).stream()
                     .mapToInt(List::size)
                     .max()
                     .orElse(0);

@@ -21,6 +21,7 @@ import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.record.Judge;
 import org.unrulymarble.core.record.Readiness;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.rotation.Company;
 import org.unrulymarble.core.rotation.Groups;
 import org.unrulymarble.core.run.RoundResult;
 import org.unrulymarble.core.run.RunEvent;
@@ -216,6 +217,34 @@ class CircuitTest {
         assertThat(new HashSet<>(script.circuits().get(0).groups().get(1))).contains(all.get(22));
         assertThatThrownBy(() -> new CircuitEdit.SetGroups("c", List.of(all)).on(circuit(), LOFT))
                 .hasMessageContaining("groups");
+    }
+
+    @Test
+    void in_the_order_of_the_class_only_whom_the_teacher_wants_apart_or_together_is_exchanged() {
+        List<List<String>> before = groups(LOFT);
+        List<String> first = before.get(0);
+        String last = before.get(2).get(7);
+
+        List<List<String>> after = groups(
+                LOFT.among(new Company(List.of(first.subList(0, 2)), List.of(List.of(first.get(2), last)), List.of())));
+
+        assertThat(after).extracting(List::size).containsExactly(7, 8, 8);
+        assertThat(after).noneMatch(g -> g.containsAll(first.subList(0, 2)));
+        assertThat(after).anyMatch(g -> g.contains(first.get(2)) && g.contains(last));
+        long moved = before.stream()
+                .flatMap(List::stream)
+                .filter(id -> at(before, id) != at(after, id))
+                .count();
+        assertThat(moved).isBetween(2L, 4L);
+    }
+
+    private static List<List<String>> groups(Setting setting) {
+        return ScriptWriter.write(circuit(), setting).circuits().get(0).groups();
+    }
+
+    private static int at(List<List<String>> groups, String id) {
+        for (int g = 0; g < groups.size(); g++) if (groups.get(g).contains(id)) return g;
+        throw new AssertionError(id);
     }
 
     @Test
