@@ -202,10 +202,12 @@ it("opens a fold whose field is refused", () => {
 it("gives each role a turn where there are several", async () => {
   open({
     plan: { perSpot: 2 },
-    changed: { roleTurns: "EVERYONE_WORKS" },
+    changed: { roleTurns: "EVERYONE_WORKS", together: "IN_ORDER" },
   });
   await choose("Turns of the roles", "until everyone had each role");
   expect(typed.at(-1)).toMatchObject({ roleTurns: "EVERY_ROLE" });
+  await choose("Who shares a spot", "together as fair teams");
+  expect(typed.at(-1)).toMatchObject({ together: "MIXED" });
   press("Split it for some");
   expect(screen.getByText("Who does Wall catch in this block?")).toBeInTheDocument();
 });

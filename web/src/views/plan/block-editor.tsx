@@ -399,6 +399,17 @@ function Turns({ block, plan, catalogue, onOffer, onChange, onEdit }: Props & { 
           onChange={(roleTurns) => onChange({ ...block, roleTurns }, "roleTurns")}
         />
       )}
+      {plan.perSpot > 1 && (
+        <Choice
+          label={t("turns.together")}
+          value={block.together}
+          options={(["IN_ORDER", "LIKE_WITH_LIKE", "MIXED"] as const).map((how) => ({
+            value: how,
+            text: t(`turns.togetherBy.${how}`),
+          }))}
+          onChange={(together) => onChange({ ...block, together }, "together")}
+        />
+      )}
     </div>
   );
 }

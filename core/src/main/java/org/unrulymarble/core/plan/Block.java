@@ -169,6 +169,7 @@ public record Block(
      * Who does what.
      *
      * @param roleTurns whether turns end when everyone has worked, or when everyone has had each role
+     * @param together who shares a spot
      * @param meanwhile the quiet task of the waves that wait for a spot, or null
      * @param variants what named pupils do differently
      * @param helpers who is at a spot beside those who work and feed; null for the ladder's own
@@ -176,6 +177,7 @@ public record Block(
      */
     public record People(
             RoleTurns roleTurns,
+            Together together,
             @Nullable Task meanwhile,
             List<Variant> variants,
             List<String> onlyPupilIds,
@@ -183,6 +185,7 @@ public record Block(
 
         public People {
             roleTurns = roleTurns == null ? RoleTurns.EVERYONE_WORKS : roleTurns;
+            together = together == null ? Together.IN_ORDER : together;
             variants = variants == null ? List.of() : List.copyOf(variants);
             onlyPupilIds = onlyPupilIds == null ? List.of() : List.copyOf(onlyPupilIds);
             helpers = helpers == null ? null : List.copyOf(helpers);
@@ -190,7 +193,7 @@ public record Block(
 
         /** Everyone, and nothing else meanwhile. */
         private People everyone() {
-            return new People(roleTurns, null, variants, List.of(), helpers);
+            return new People(roleTurns, together, null, variants, List.of(), helpers);
         }
     }
 
@@ -244,6 +247,13 @@ public record Block(
     public enum RoleTurns {
         EVERYONE_WORKS,
         EVERY_ROLE
+    }
+
+    /** Who shares a spot: as they stand in the class, those who are alike, or crews that are alike; by what is known of them on the ladder. */
+    public enum Together {
+        IN_ORDER,
+        LIKE_WITH_LIKE,
+        MIXED
     }
 
     /** A rung of a ladder. */
@@ -502,6 +512,10 @@ public record Block(
 
     public RoleTurns roleTurns() {
         return people.roleTurns();
+    }
+
+    public Together together() {
+        return people.together();
     }
 
     public Task meanwhile() {

@@ -42,6 +42,7 @@ public final class BlockDraft {
     public int restSec;
     public boolean waitIsRest = true;
     public Block.RoleTurns roleTurns = Block.RoleTurns.EVERYONE_WORKS;
+    public Block.Together together = Block.Together.IN_ORDER;
     public boolean counted;
     public Part part;
     public String reverses;
@@ -89,6 +90,7 @@ public final class BlockDraft {
         restSec = b.restSec();
         waitIsRest = b.waitIsRest();
         roleTurns = b.roleTurns();
+        together = b.together();
         counted = b.counted();
         part = b.part();
         reverses = b.reverses();
@@ -229,7 +231,7 @@ public final class BlockDraft {
                 new Block.Words(cue, sayChange, note),
                 new Block.Scoring(counted, gate, measure),
                 new Block.Setup(kit, mark, spot, mostSpots, standM, target),
-                new Block.People(roleTurns, meanwhile, variants, onlyPupilIds, helpers),
+                new Block.People(roleTurns, together, meanwhile, variants, onlyPupilIds, helpers),
                 part);
     }
 }

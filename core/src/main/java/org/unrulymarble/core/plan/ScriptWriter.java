@@ -172,8 +172,7 @@ public final class ScriptWriter {
     /** Crews in order, spread evenly over the waves: fourteen pairs in three waves are four, five and five. */
     private static List<List<List<String>>> waves(List<String> pupilIds, Placed p, Setting setting) {
         int waves = p.waves();
-        List<List<String>> crews =
-                setting.company().seated(Crews.of(pupilIds, p.ladder().perSpot()));
+        List<List<String>> crews = Sharing.crews(pupilIds, p, setting);
         List<List<List<String>>> out = new ArrayList<>();
         for (int wave = 0; wave < waves; wave++)
             out.add(crews.subList(crews.size() * wave / waves, crews.size() * (wave + 1) / waves));

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.unrulymarble.core.check.Refused;
@@ -254,6 +255,29 @@ class CircuitTest {
         assertThat(levels(alike)).containsExactlyInAnyOrder(List.of(3, 3, 3), List.of(2, 2, 2), List.of(1, 1, 1));
         Lesson even = new CircuitEdit.GroupBy("c", Groups.Mode.EVEN).on(circuit(), known);
         assertThat(levels(even)).containsExactly(List.of(1, 2, 3), List.of(1, 2, 3), List.of(1, 2, 3));
+    }
+
+    @Test
+    void pairs_of_a_block_are_alike_or_fair_by_what_is_known_of_them_and_keep_to_the_teachers_word() {
+        Setting known = World.setting(World.LOFT, 6).knowing(able(3, 2, 1, 3, 2, 1));
+        assertThat(pairs(known, Block.Together.IN_ORDER)).containsExactly("p1p2", "p3p4", "p5p6");
+        assertThat(pairs(known, Block.Together.LIKE_WITH_LIKE)).containsExactly("p1p4", "p2p5", "p3p6");
+        // Fair: the best with one of the weakest, twice, and the two in the middle.
+        assertThat(pairs(known, Block.Together.MIXED)).contains("p2p5").doesNotContain("p1p4", "p3p6");
+        Company apart = new Company(List.of(List.of("p2", "p5")), List.of(), List.of());
+        assertThat(pairs(known.among(apart), Block.Together.LIKE_WITH_LIKE)).doesNotContain("p2p5");
+    }
+
+    private static List<String> pairs(Setting setting, Block.Together together) {
+        Lesson lesson = World.lesson(40, World.task("wall-and-back", "two-hands-bounce", d -> d.together = together));
+        return ScriptWriter.write(lesson, setting).blocks().get(0).turns().stream()
+                .filter(turn -> turn.part() == 0)
+                .flatMap(turn -> turn.crews().stream())
+                .map(crew -> Stream.concat(crew.workers().stream(), crew.helpers().stream())
+                        .sorted()
+                        .collect(Collectors.joining()))
+                .sorted()
+                .toList();
     }
 
     /** As pupil p1, p2, ... are able at the wall. */

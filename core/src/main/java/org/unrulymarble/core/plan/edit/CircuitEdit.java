@@ -18,6 +18,7 @@ import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.Sharing;
 import org.unrulymarble.core.plan.Station;
 import org.unrulymarble.core.rotation.Company;
 import org.unrulymarble.core.rotation.Groups;
@@ -220,9 +221,6 @@ public sealed interface CircuitEdit extends Edit {
      */
     record GroupBy(String circuitId, Groups.Mode mode) implements CircuitEdit {
 
-        /** Against a difference of one logit between groups, squared: to have met before costs a little. */
-        private static final double MET_WEIGHT = 0.05;
-
         public GroupBy {
             new Checks().required("mode", mode).done();
         }
@@ -235,11 +233,17 @@ public sealed interface CircuitEdit extends Edit {
                     .map(b -> Tasks.ladder(setting, b.ladderId()))
                     .toList();
             List<Groups.GroupPupil> pupils = setting.pupils().stream()
-                    .map(p -> new Groups.GroupPupil(p.id(), level(p, ladders, setting)))
+                    .map(p -> new Groups.GroupPupil(p.id(), Sharing.level(p, ladders, setting)))
                     .toList();
             Company company = setting.company();
             Groups found = Groups.of(new Groups.GroupsAsk(
-                    mode, c.stations(), pupils, company.apart(), company.together(), company.met(), MET_WEIGHT));
+                    mode,
+                    c.stations(),
+                    pupils,
+                    company.apart(),
+                    company.together(),
+                    company.met(),
+                    Sharing.MET_WEIGHT));
             new Checks()
                     .that(
                             found.feasible(),
@@ -248,25 +252,6 @@ public sealed interface CircuitEdit extends Edit {
                             "groups in which who is to be apart is apart, and who is to be together is together: here that cannot be")
                     .done();
             return with(lesson, c.withGroups(found.groups()));
-        }
-
-        /** Logits above the class's mean, on average of the ladders on which this pupil is known. */
-        private static double level(PlanPupil pupil, List<Ladder> ladders, Setting setting) {
-            return ladders.stream()
-                    .filter(l -> setting.standings().able(pupil.id(), l).isPresent())
-                    .mapToDouble(l -> ability(pupil, l, setting)
-                            - setting.pupils().stream()
-                                    .filter(p ->
-                                            setting.standings().able(p.id(), l).isPresent())
-                                    .mapToDouble(p -> ability(p, l, setting))
-                                    .average()
-                                    .orElse(0))
-                    .average()
-                    .orElse(0);
-        }
-
-        private static double ability(PlanPupil pupil, Ladder ladder, Setting setting) {
-            return setting.standings().able(pupil.id(), ladder).orElseThrow().ability();
         }
     }
 
