@@ -179,7 +179,7 @@ function Frame({ who }: { who: Who }) {
             </NavLink>
           ))}
         </nav>
-        <span className="ml-auto flex items-center gap-3 pb-2">
+        <span className="ml-auto flex flex-wrap items-center justify-end gap-3 pb-2">
           <Help views={mine} teaches={who.teaches} />
           <Suspense fallback={null}>
             <ClassPicker />

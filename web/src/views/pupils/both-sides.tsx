@@ -13,7 +13,7 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
   const counted = advice.sides.some((s) => s.hits + s.misses > 0);
   if (advice.sides.length < 2 || !challenge || !rung) return null;
   return (
-    <section className="mt-2" aria-label={`Both sides on ${ladder.name}`}>
+    <section className="mt-2 overflow-x-auto" aria-label={`Both sides on ${ladder.name}`}>
       <table className="w-full border-collapse text-[0.95rem]">
         <thead>
           <tr className="border-b border-ink text-left">

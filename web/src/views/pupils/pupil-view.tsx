@@ -66,7 +66,7 @@ export function PupilView() {
             {completedRun > 1 && ` On each of the last ${completedRun} days a challenge was completed.`}
           </p>
           <Matters record={record.data} catalogue={catalogue.data} />
-          <div className="grid items-start gap-x-10 gap-y-4 md:grid-cols-2">
+          <div className="grid grid-cols-1 items-start gap-x-10 gap-y-4 md:grid-cols-2">
             {lately.map((on, i) => {
               const ladder = catalogue.data.find((l) => l.id === on.ladderId);
               return (

@@ -33,7 +33,7 @@ export function QuestionBar({
             key={q}
             type="button"
             aria-pressed={asked === q}
-            className={`btn btn-small ${asked === q ? "btn-main" : ""}`}
+            className={`btn btn-small max-w-full ${asked === q ? "btn-main" : ""}`}
             onClick={() => onAsk(asked === q ? undefined : q)}
           >
             {question[q].ask}{" "}

@@ -365,12 +365,18 @@ class EveryViewTest {
                 .map(EveryViewTest::told)
                 .toList();
         assertThat(serious).isEmpty();
-        browser.size(390, 844);
-        browser.await(
-                "for a page no wider than a phone",
-                d -> browser.script("return document.documentElement.scrollWidth")
-                        .equals(390L));
+        noWiderThan(390, 844);
+        // As at 1280 pixels, enlarged four times.
+        noWiderThan(320, 256);
         browser.size(1280, 800);
+    }
+
+    private void noWiderThan(int width, int height) {
+        browser.size(width, height);
+        browser.await(
+                "for a page no wider than " + width,
+                d -> browser.script("return document.documentElement.scrollWidth")
+                        .equals((long) width));
     }
 
     private static String told(Rule rule) {
