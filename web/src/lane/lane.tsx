@@ -3,7 +3,7 @@ import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { clock } from "../words";
 import { texts } from "../words/texts";
-import { labelRoom } from "./label-room";
+import { labelRoom, labelX } from "./label-room";
 
 export type LaneBlock = {
   id: string;
@@ -167,7 +167,7 @@ export function Lane({
               )}
               {shown && (
                 <text
-                  x={x(b.startSec)}
+                  x={labelX(x(b.startSec), shown, width - right)}
                   y={y(b.effort) - THICK / 2 - 7}
                   fontSize="13"
                   fontWeight="650"

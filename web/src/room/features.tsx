@@ -1,5 +1,7 @@
 import type { LessonView } from "../api/types";
 
+export const hasWindow = (place: LessonView["place"]) => place.features.some((f) => f.kind === "WINDOW");
+
 type Feature = LessonView["place"]["features"][number];
 
 export const featureWord: Record<Feature["kind"], string> = {
@@ -50,7 +52,8 @@ function One({ f, place, scale }: { f: Feature; place: LessonView["place"]; scal
   const upright = edge === "LEFT" || edge === "RIGHT";
   const tx = upright ? (edge === "LEFT" ? x + Math.max(w / 2 + 4, 14) : x + w - Math.max(w, 4) / 2 - 4) : x + w / 2;
   const ty = upright ? y + h / 2 : edge === "TOP" ? y + Math.max(h / 2, 12) + 4 : y + h - Math.max(h / 2, 12) + 4;
-  const long = (upright ? h : w) >= 44;
+  // A window takes no floor: its name would stand on spots, so it is said below the drawing.
+  const long = (upright ? h : w) >= 44 && f.kind !== "WINDOW";
   return (
     <g aria-hidden>
       {deep > 0 && (

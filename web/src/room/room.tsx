@@ -3,7 +3,7 @@ import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { edgeWord, metres, places } from "../words";
 import { texts } from "../words/texts";
-import { Features } from "./features";
+import { Features, hasWindow } from "./features";
 import { type Edge, Walls, wallsOf } from "./walls";
 
 const t = texts("ui");
@@ -134,6 +134,7 @@ export function Room({
         {plan?.spots && plan.spots.placed.length > 0 && plan.helping > 0 && !atHome && (
           <span className="text-soft"> {t("room.filledWorksOpenHelps")}</span>
         )}
+        {hasWindow(place) && <span className="text-soft"> {say("room.windows")}</span>}
       </figcaption>
     </figure>
   );

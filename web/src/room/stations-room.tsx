@@ -5,7 +5,7 @@ import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
 import { edgeWord, metres } from "../words";
 import { texts } from "../words/texts";
-import { Features } from "./features";
+import { Features, hasWindow } from "./features";
 import { type Edge, Walls, wallsOf } from "./walls";
 
 const t = texts("plan");
@@ -101,6 +101,7 @@ export function StationsRoom({
             </li>
           ))}
         </ol>
+        {hasWindow(place) && <p className="text-soft">{t("room.windows")}</p>}
       </figcaption>
     </figure>
   );
