@@ -1,6 +1,7 @@
 import i18next from "i18next";
 import ICU from "i18next-icu";
 import begin from "./begin.json";
+import type findings from "./findings.json";
 import glossary from "./glossary.json";
 import help from "./help.json";
 import home from "./home.json";
@@ -21,7 +22,13 @@ import type wall from "./wall.json";
 const resources = { begin, glossary, help, home, plan, pupils, run, school, session, store, today, ui } as const;
 
 /** Those that come with their own views, since the first view does not need them. */
-type Later = { ladders: typeof ladders; marks: typeof marks; trust: typeof trust; wall: typeof wall };
+type Later = {
+  findings: typeof findings;
+  ladders: typeof ladders;
+  marks: typeof marks;
+  trust: typeof trust;
+  wall: typeof wall;
+};
 
 declare module "i18next" {
   interface CustomTypeOptions {

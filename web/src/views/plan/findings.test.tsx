@@ -11,6 +11,7 @@ const stop = {
   level: "STOP",
   blockId: "b1",
   silenced: null,
+  pupils: [],
   figures: { totalSec: 2520, pastSec: 120, bellSec: 2400, side: "LEFT", share: 0.2, need: 24, have: 8, what: "hoop" },
   school: "BALL_FIRST",
   threshold: { name: "minutes", value: 40 },
