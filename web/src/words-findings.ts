@@ -1,7 +1,7 @@
 import type { Block, Finding, Lesson } from "./api/types";
 import { clock, family as familyWord, metres, percent, side } from "./words";
 import words from "./words/findings.json";
-import { textsOf } from "./words/texts";
+import { each, textsOf } from "./words/texts";
 
 /** The words of "Before you run it": what stands against a lesson, in figures, and what one press would change. */
 
@@ -9,20 +9,16 @@ const t = textsOf("findings", words);
 
 type Figures = Finding["figures"];
 
-/** A text for each key of a group. */
-const all = <K extends string>(group: Record<K, unknown>, say: (key: K) => string) =>
-  Object.fromEntries((Object.keys(group) as K[]).map((key) => [key, say(key)])) as Record<K, string>;
-
-export const adaptation: Record<string, string> = all(words.adaptation, (key) => t(`adaptation.${key}`));
+export const adaptation: Record<string, string> = each(words.adaptation, (key) => t(`adaptation.${key}`));
 
 /** What goes with every task, where a ladder says nothing of its own. */
-export const everyTask: Record<string, string> = all(words.everyTask, (key) => t(`everyTask.${key}`));
+export const everyTask: Record<string, string> = each(words.everyTask, (key) => t(`everyTask.${key}`));
 
-export const surface: Record<string, string> = all(words.surface, (key) => t(`surface.${key}`));
+export const surface: Record<string, string> = each(words.surface, (key) => t(`surface.${key}`));
 
-export const sideOrder: Record<Block["sideOrder"], string> = all(words.sideOrder, (key) => t(`sideOrder.${key}`));
+export const sideOrder: Record<Block["sideOrder"], string> = each(words.sideOrder, (key) => t(`sideOrder.${key}`));
 
-const shapeName = all(words.shape, (key) => t(`shapeName.${key}`));
+const shapeName = each(words.shape, (key) => t(`shapeName.${key}`));
 
 export const shape = Object.fromEntries(
   (Object.keys(shapeName) as Lesson["shape"][]).map((key) => [key, [shapeName[key], t(`shape.${key}`)]]),

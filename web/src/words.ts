@@ -13,9 +13,11 @@ import type {
   Rung,
   Side,
 } from "./api/types";
-import { texts } from "./words/texts";
+import words from "./words/said.json";
+import { each, texts } from "./words/texts";
 import { noRoom } from "./words-marks";
 
+const t = texts("said");
 const say = texts("plan");
 const ui = texts("ui");
 
@@ -29,89 +31,28 @@ export const edgeWord = {
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 
-export const family: Record<Family, string> = {
-  THROW: "Throw",
-  CATCH: "Catch",
-  HANDLE: "Handle",
-  TARGET: "Target",
-  MOVE: "Move",
-};
+export const family: Record<Family, string> = each(words.family, (key) => t(`family.${key}`));
 
-export const side: Record<Side, string> = {
-  NONE: "both together",
-  RIGHT: "right",
-  LEFT: "left",
-  CLOCKWISE: "clockwise",
-  COUNTER_CLOCKWISE: "other way",
-  STRONG: "strong hand",
-  MIXED: "both in turn",
-};
+export const side: Record<Side, string> = each(words.side, (key) => t(`side.${key}`));
 
-export const sideCall: Record<Side, string> = {
-  NONE: "",
-  RIGHT: "Right hand",
-  LEFT: "Left hand",
-  CLOCKWISE: "Clockwise",
-  COUNTER_CLOCKWISE: "The other way",
-  STRONG: "Strong hand",
-  MIXED: "Both in turn",
-};
+export const sideCall: Record<Side, string> = { NONE: "", ...each(words.sideCall, (key) => t(`sideCall.${key}`)) };
 
-export const modifier: Record<Block["modifiers"][number], string> = {
-  STEP_ADDED: "step added",
-  GLOVES: "gloves",
-  CLOTH_COVER: "cloth cover",
-  SMALLER_BALL: "smaller ball",
-  EYES_ON_MARK: "eyes on a mark",
-  OTHER_HAND: "other hand",
-  SECOND_TASK: "second task",
-};
+export const modifier: Record<Block["modifiers"][number], string> = each(words.modifier, (key) => t(`modifier.${key}`));
 
-export const countedBy: Record<RoundResult["source"], string> = {
-  ADULT: "adult",
-  PARTNER: "partner",
-  SELF: "self",
-  TYPED: "typed in afterwards",
-};
+export const countedBy: Record<RoundResult["source"], string> = each(words.countedBy, (key) => t(`countedBy.${key}`));
 
 /** The pupil's own word on a round. */
 export const ownWord: Record<"TOO_EASY" | "RIGHT" | "TOO_HARD", { short: string; full: string }> = {
-  TOO_EASY: { short: "easy", full: "too easy" },
-  RIGHT: { short: "fits", full: "just right" },
-  TOO_HARD: { short: "hard", full: "too hard" },
+  TOO_EASY: { short: t("ownShort.TOO_EASY"), full: t("ownFull.TOO_EASY") },
+  RIGHT: { short: t("ownShort.RIGHT"), full: t("ownFull.RIGHT") },
+  TOO_HARD: { short: t("ownShort.TOO_HARD"), full: t("ownFull.TOO_HARD") },
 };
 
-export const caution: Record<Ladder["cautions"][number], string> = {
-  CEILING_AND_LAMPS: "Mind the ceiling and lamps.",
-  GLASS_BEHIND_TARGET: "No glass behind or beside the target.",
-  HARD_BALL_FACE: "No hard ball at face height.",
-  SWING_CLEARANCE: "Nobody inside the reach of a swing.",
-  FAST_RETURN: "The ball comes back fast: keep the distance.",
-  LOOSE_BALLS: "Loose balls: stop all, then fetch.",
-  THIN_BAGS: "No thin plastic bags near small children.",
-  HARD_TOSS: "Toss soft things only.",
-  TRIP_MARKERS: "Markers soft and flat where people run.",
-  WET_FLOOR: "Not on a wet floor.",
-  SOCKS_ON_HARD_FLOOR: "Shoes on a hard floor, no socks.",
-  LACES: "Laces tied.",
-  STAIRS_AND_DOORS: "Keep clear of stairs, doors and the way out.",
-  WATER_AND_CARS: "Away from open water and cars.",
-  SMALL_SIBLINGS_AND_PETS: "Small siblings and pets out of the room.",
-  GLASSES_AND_JEWELLERY: "Glasses secured, jewellery off.",
-  DIZZINESS: "Stop when dizzy.",
-  BALL_ON_HEAD: "Head: foam or balloon only, and local rules.",
-  PROTECTIVE_GEAR: "Protective gear as the sport asks.",
-  OVERSTRETCHING: "Stretch without pain, never bounce.",
-  THROWING_COUNTS: "Young shoulders: keep the number of throws small.",
-  HEAT: "Heat: water more often.",
-  AT_PERSON_SOFT_ONLY: "At people only foam or socks, below the shoulders.",
-};
+export const caution: Record<Ladder["cautions"][number], string> = each(words.caution, (key) => t(`caution.${key}`));
 
-export const moveHelp =
-  "Space takes a block up, arrow keys move it, space puts it down, escape leaves it where it was.";
+export const moveHelp = t("moveHelp");
 
-export const deferring =
-  "The school's own risk assessment and local rules come first; pain, injury or medical questions go to qualified staff.";
+export const deferring = t("deferring");
 
 /** 12,340 ms -> "12.3 s" */
 export function seconds(ms: number): string {
@@ -150,52 +91,44 @@ export function metres(m: number): string {
 
 /** Who is where, in one sentence. */
 export function places(b: BlockPlan, spaceName: string, atHome: boolean): string {
-  if (!b.spots)
-    return b.kind === "FREE" || b.kind === "ROUTINE" ? "All at once, wherever there is room." : "Nobody moves.";
-  if (b.spots.reason) return `Nothing fits in ${spaceName}: ${noRoom[b.spots.reason]}.`;
-  if (atHome) return "At home: each pupil alone.";
+  if (!b.spots) return t(b.kind === "FREE" || b.kind === "ROUTINE" ? "places.anywhere" : "places.nobody");
+  if (b.spots.reason) return t("places.nothing", { space: spaceName, why: noRoom[b.spots.reason] });
+  if (atHome) return t("places.atHome");
   const walls = b.atWalls.map((at) => say("room.wall", { n: at.spots, edge: edgeWord[at.edge] })).join(", ");
   const spots = say(b.atWalls.length > 1 ? "room.walls" : "room.spots", { spots: b.spots.spots, walls });
-  const working = b.helping ? `${b.workingAtOnce} work, ${b.helping} help` : `${b.workingAtOnce} work`;
-  const rest = b.waiting === 0 ? "nobody waits" : `${b.waiting} ${b.quietSecPerPupil ? "at the quiet task" : "wait"}`;
+  const who = t("places.who", {
+    spots,
+    work: b.workingAtOnce,
+    help: b.helping,
+    wait: b.waiting,
+    quiet: String(b.quietSecPerPupil > 0),
+  });
   const left = [
-    b.leftFree > 0 && `${count(b.leftFree, "more is", "more are")} left free before ways and things that stand there`,
-    b.leftForWindows > 0 && `${count(b.leftForWindows, "more is", "more are")} left out beside the window`,
+    b.leftFree > 0 && t("places.leftFree", { n: b.leftFree }),
+    b.leftForWindows > 0 && t("places.leftForWindows", { n: b.leftForWindows }),
   ].filter(Boolean);
-  return `${spots}: ${working}, ${rest}.${left.length ? ` ${left.join("; ")}.` : ""}`;
+  return left.length ? `${who} ${left.join("; ")}.` : who;
 }
 
 /** How the turns come about; the number is worked out, never typed. */
 export function turns(b: BlockPlan): string {
-  const waves = count(b.waves, "wave", "waves");
-  if (b.partsToRotate === 1) return b.waves === 1 ? "all at once" : waves;
-  return `${waves} × ${count(b.partsToRotate, "role", "roles")} = ${count(b.turns, "turn", "turns")}`;
+  return t(b.partsToRotate === 1 ? "turns.waves" : "turns.roles", {
+    waves: b.waves,
+    roles: b.partsToRotate,
+    turns: b.turns,
+  });
 }
 
-export const doseSchool: Record<Block["dose"]["type"], string> = {
-  CLOCK: "by clock",
-  COUNT: "by count",
-  GATE: "by gate",
-  STAIRCASE: "by staircase",
-  SELF_PACED: "self-paced",
-};
+export const doseSchool: Record<Block["dose"]["type"], string> = each(words.doseSchool, (key) =>
+  t(`doseSchool.${key}`),
+);
 
-export const blockKind: Record<Block["kind"], string> = {
-  TASK: "Task",
-  FREE: "Free combining",
-  ROUTINE: "Routine",
-  TALK: "Talk",
-  WATER: "Water",
-};
+export const blockKind: Record<Block["kind"], string> = each(words.blockKind, (key) => t(`blockKind.${key}`));
 
 /** What a block is for that is no task. */
-export const timeAbout: Record<"FREE" | "ROUTINE" | "TALK" | "WATER", string> = {
-  ROUTINE:
-    "Small moves one after the other without a stop; each is called when its turn comes. A stretch that is held has no count.",
-  FREE: "Everyone puts together what was learnt as they like, each with the ball in hand. No score; one word afterwards.",
-  TALK: "Time to talk: what comes, what was good, what to try at home.",
-  WATER: "Everyone drinks; nobody moves.",
-};
+export const timeAbout: Record<"FREE" | "ROUTINE" | "TALK" | "WATER", string> = each(words.timeAbout, (key) =>
+  t(`timeAbout.${key}`),
+);
 
 /** What a station asks of each pupil of a group in one visit. */
 export function stationDose(block: Block, plan: BlockPlan, circuit: Circuit): string {
@@ -204,42 +137,49 @@ export function stationDose(block: Block, plan: BlockPlan, circuit: Circuit): st
     sets: Math.max(1, Math.floor(circuit.rounds / Math.max(1, plan.turns))),
     rounds: circuit.rounds,
     sec: plan.workSec,
-    own: block.rungBy === "OWN" ? ownRungs : block.rungBy === "CHOOSE" ? asTheyChoose : "",
+    own: ownOf(block),
   });
 }
 
-const ownRungs = " · each on their own rung";
-const asTheyChoose = " · rung as they choose";
+/** That each pupil is on a rung of their own, after what is asked. */
+const ownOf = (block: Block) => (block.rungBy === "ONE" ? "" : t(`dose.${block.rungBy}`));
 
 export function dose(block: Block, plan: BlockPlan | undefined, rung: Rung | undefined): string {
   const d = block.dose;
   if (block.kind === "TALK" || block.kind === "WATER")
-    return block.note ?? (d.type === "CLOCK" ? `${d.workSec} s` : "");
-  const sets = count(block.sets, "set", "sets");
-  // "2 sets, each until …", "2 sets of 30 s"
-  const of = d.type === "GATE" || d.type === "SELF_PACED" ? (block.sets === 1 ? "," : ", each") : " of";
-  const { optionalSets } = block;
-  const all = block.sets === 1 ? ", for who wants it" : ", all for who wants them";
-  const some = optionalSets === 1 ? ", the last one for who wants it" : `, the last ${optionalSets} for who wants them`;
-  const last = optionalSets === 0 ? "" : optionalSets >= block.sets ? all : some;
-  const each = plan && plan.sides === 2 ? " each side" : plan?.mixedSides ? " both sides in turn" : "";
-  const turn = plan && plan.turns > 1 ? `, ${plan.turns} turns` : "";
-  const own = block.rungBy === "OWN" ? ownRungs : block.rungBy === "CHOOSE" ? asTheyChoose : "";
+    return block.note ?? (d.type === "CLOCK" ? t("dose.CLOCK", { sec: d.workSec }) : "");
   const what = () => {
     switch (d.type) {
       case "CLOCK":
-        return `${block.routine ? (plan?.workSec ?? "?") : d.workSec} s`;
+        return t("dose.CLOCK", { sec: block.routine ? (plan?.workSec ?? "?") : d.workSec });
       case "COUNT":
-        return `${[...d.orReps, d.reps].join(", ")} ${rung?.unit ?? ""} (${plan?.workSec ?? "?"} s)`;
+        return t("dose.COUNT", {
+          reps: [...d.orReps, d.reps].join(", "),
+          unit: rung?.unit ?? "",
+          sec: plan?.workSec ?? "?",
+        });
       case "GATE":
-        return `until ${rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : "the gate"}, ${d.limitSec} s at most`;
+        return t("dose.GATE", {
+          gate: rung ? gate(block.gate ? { ...rung, gate: block.gate } : rung) : t("dose.theGate"),
+          sec: d.limitSec,
+        });
       case "STAIRCASE":
-        return `${count(d.makesToStep, "hit", "hits")} a step, ${d.limitSec} s`;
+        return t("dose.STAIRCASE", { hits: d.makesToStep, sec: d.limitSec });
       case "SELF_PACED":
-        return `until content, ${d.limitSec} s at most`;
+        return t("dose.SELF_PACED", { sec: d.limitSec });
     }
   };
-  return `${doseSchool[d.type]} · ${sets}${of} ${what()}${each}${turn}${last}${own}`;
+  const all = block.optionalSets > 0 && block.optionalSets >= block.sets;
+  return t("dose.said", {
+    school: doseSchool[d.type],
+    sets: block.sets,
+    until: String(d.type === "GATE" || d.type === "SELF_PACED"),
+    what: what(),
+    sides: plan && plan.sides === 2 ? "each" : plan?.mixedSides ? "mixed" : "one",
+    turns: Math.max(1, plan?.turns ?? 1),
+    optional: all ? t("dose.optionalAll", { sets: block.sets }) : t("dose.optionalLast", { n: block.optionalSets }),
+    own: ownOf(block),
+  });
 }
 
 /** What a dose is expected to ask of this class. */
@@ -247,22 +187,19 @@ export function pacing(block: Block, plan: BlockPlan, pupils: number): string {
   const p = plan.pacing;
   const said: string[] = [];
   if (p.halfSec !== null && p.fourOfFiveSec !== null)
-    said.push(`half are through after ${clock(p.halfSec)}, four of five after ${clock(p.fourOfFiveSec)}`);
-  else if (p.halfSec !== null)
-    said.push(`half are through after ${clock(p.halfSec)}, four of five not in three such rounds`);
-  else if (["COUNT", "GATE", "SELF_PACED"].includes(block.dose.type))
-    said.push("fewer than half get through in three such rounds");
+    said.push(t("pacing.both", { half: clock(p.halfSec), four: clock(p.fourOfFiveSec) }));
+  else if (p.halfSec !== null) said.push(t("pacing.half", { half: clock(p.halfSec) }));
+  else if (["COUNT", "GATE", "SELF_PACED"].includes(block.dose.type)) said.push(t("pacing.fewer"));
   if (block.dose.type === "GATE" && p.reachGate !== null)
-    said.push(`about ${Math.round(p.reachGate)} of ${pupils} reach the gate in this block`);
-  if (p.stepLikely !== null)
-    said.push(`the middle pupil holds place ${p.stepLikely}, most between ${p.stepLow} and ${p.stepHigh}`);
+    said.push(t("pacing.reach", { n: Math.round(p.reachGate), pupils }));
+  if (p.stepLikely !== null) said.push(t("pacing.steps", { likely: p.stepLikely, low: p.stepLow, high: p.stepHigh }));
   if (said.length === 0) return "";
-  const guess =
-    p.byPlanningRate > 0
-      ? ` ${p.byPlanningRate === pupils ? "Nobody has" : `${p.byPlanningRate} have not`} tried this rung with misses counted: reckoned by its planning rate, and wide.`
-      : "";
   const sentence = said.join("; ");
-  return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.${guess}`;
+  return t("pacing.said", {
+    sentence: `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}`,
+    guess: p.byPlanningRate === 0 ? "no" : p.byPlanningRate === pupils ? "all" : "some",
+    n: p.byPlanningRate,
+  });
 }
 
 /** "27 Nov 2026, 14:05" */
@@ -282,54 +219,49 @@ export function timeOfDay(ms: number): string {
 }
 
 export function gate(rung: Pick<Rung, "gate" | "unit" | "measure">): string {
+  const { unit } = rung;
   const g = rung.gate;
-  if (g.type === "SO_MANY_OF") return `${g.reach} of ${g.of} ${rung.unit}`;
-  if (g.type === "SO_MANY_IN") return `${g.reach} ${rung.unit} in ${g.inSec} s`;
-  if (g.type === "IN_A_ROW" || rung.measure.type === "LONGEST_RUN") return `${g.reach} ${rung.unit} in a row`;
-  return `${g.reach} ${rung.unit}`;
+  if (g.type === "SO_MANY_OF") return t("gate.of", { n: g.reach, of: g.of, unit });
+  if (g.type === "SO_MANY_IN") return t("gate.in", { n: g.reach, unit, sec: g.inSec });
+  const row = g.type === "IN_A_ROW" || rung.measure.type === "LONGEST_RUN";
+  return t(row ? "gate.row" : "gate.reach", { n: g.reach, unit });
 }
 
 export function score(
   a: Pick<Attempt, "score" | "tries"> & { workSec: number | null; timeMs?: number | null; brokenOff?: boolean },
   rung: Rung | undefined,
 ): string {
-  const broken = a.brokenOff ? ", broken off" : "";
   if (a.timeMs) return seconds(a.timeMs);
+  const broken = String(a.brokenOff ?? false);
   const type = rung?.measure.type;
-  if ((type === "HITS_OF_N" || type === "NO_BALLS") && a.tries) return `${a.score} of ${a.tries}${broken}`;
-  const told = type === "COUNT_IN_TIME" || a.brokenOff;
-  const inTime = told && a.workSec !== null ? ` in ${a.workSec} s` : "";
-  return `${a.score}${inTime}${broken}`;
+  if ((type === "HITS_OF_N" || type === "NO_BALLS") && a.tries)
+    return t("score.of", { n: a.score, of: a.tries, broken });
+  const inTime = (type === "COUNT_IN_TIME" || a.brokenOff) && a.workSec !== null;
+  return inTime ? t("score.in", { n: a.score, sec: a.workSec, broken }) : t("score.plain", { n: a.score, broken });
 }
 
 /** A round against the pupil's own before: "new best, was 12 · gate". A result of several together has no such before. */
 export function againstOwn(a: RoundAgainst | undefined, joint: boolean): string {
   if (!a || joint) return "";
-  const length = (sec: number | null) => (a.byRate && sec !== null ? ` in ${sec} s` : "");
-  const before = !a.compares
-    ? "tries not known: set against nothing"
-    : a.best === null
-      ? a.brokenOff
-        ? ""
-        : "first"
-      : a.newBest
-        ? `new best, was ${a.best}${length(a.bestWorkSec)}`
-        : `best ${a.best}${length(a.bestWorkSec)}`;
-  const last = a.last !== null && a.last !== a.best ? `last ${a.last}${length(a.lastWorkSec)}` : "";
-  const broken = a.brokenOff ? `broken off after ${a.workSec} s` : "";
-  return [broken, before, last, a.metGate && "gate"].filter(Boolean).join(" · ");
+  const length = (sec: number | null) => (a.byRate && sec !== null ? t("against.in", { sec }) : "");
+  const before = () => {
+    if (!a.compares) return t("against.unknown");
+    if (a.best === null) return a.brokenOff ? "" : t("against.first");
+    return t(a.newBest ? "against.newBest" : "against.best", { n: a.best, length: length(a.bestWorkSec) });
+  };
+  const last =
+    a.last !== null && a.last !== a.best ? t("against.last", { n: a.last, length: length(a.lastWorkSec) }) : "";
+  const broken = a.brokenOff ? t("against.broken", { sec: a.workSec }) : "";
+  return [broken, before(), last, a.metGate && t("against.gate")].filter(Boolean).join(" · ");
 }
 
 /** "best 20 in 40 s, last 17 in 40 s" */
 export function bestAndLast(s: Challenge["sides"][number], rung: Rung | undefined): string {
   const told = (m: Mark) => score({ ...m, tries: null }, rung);
-  const best = told(s.best);
-  const last = told(s.last);
-  return s.best.brokenOff ? `no full round yet, last ${last}` : `best ${best}, last ${last}`;
+  return t(s.best.brokenOff ? "against.noFull" : "against.bestAndLast", { best: told(s.best), last: told(s.last) });
 }
 
 export function bell(plan: LessonPlan): string {
-  if (plan.pastBellSec > 0) return `${clock(plan.pastBellSec)} past the bell`;
-  if (plan.pastBellSec < 0) return `${clock(plan.pastBellSec)} before the bell`;
-  return "ends with the bell";
+  if (plan.pastBellSec === 0) return t("bell.with");
+  return t(plan.pastBellSec > 0 ? "bell.past" : "bell.before", { time: clock(plan.pastBellSec) });
 }

@@ -10,6 +10,7 @@ import type marks from "./marks.json";
 import plan from "./plan.json";
 import pupils from "./pupils.json";
 import run from "./run.json";
+import said from "./said.json";
 import school from "./school.json";
 import session from "./session.json";
 import store from "./store.json";
@@ -19,7 +20,7 @@ import ui from "./ui.json";
 import type wall from "./wall.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { begin, glossary, help, home, plan, pupils, run, school, session, store, today, ui } as const;
+const resources = { begin, glossary, help, home, plan, pupils, run, said, school, session, store, today, ui } as const;
 
 /** Those that come with their own views, since the first view does not need them. */
 type Later = {
@@ -42,6 +43,10 @@ i18next.use(ICU).init({ lng: "en", resources: { en: resources }, ns: Object.keys
 export function texts<View extends keyof typeof resources>(view: View) {
   return i18next.getFixedT("en", view);
 }
+
+/** A text for each key of a group. */
+export const each = <K extends string>(group: Record<K, unknown>, say: (key: K) => string) =>
+  Object.fromEntries((Object.keys(group) as K[]).map((key) => [key, say(key)])) as Record<K, string>;
 
 /** The texts of a view that brings its own file. */
 export function textsOf<View extends keyof Later>(view: View, said: Later[View]) {
