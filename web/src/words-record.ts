@@ -1,62 +1,72 @@
 import type { Advice, Found, Readiness, SideAdvice } from "./api/types";
-import { count, percent } from "./words";
+import { percent } from "./words";
+import words from "./words/record.json";
+import { each, textsOf } from "./words/texts";
+
+const t = textsOf("record", words);
 
 /** The words of the record: who is ready, how sure that is, and what can be asked. */
 
 export const verdict: Record<Advice["verdict"], { short: string; sign: string }> = {
-  UP: { short: "ready to go up", sign: "↑" },
-  STAY: { short: "stay", sign: "=" },
-  BACK: { short: "better a rung back", sign: "↓" },
-  MORE: { short: "more tries needed", sign: "?" },
+  UP: { short: t("verdictShort.UP"), sign: "↑" },
+  STAY: { short: t("verdictShort.STAY"), sign: "=" },
+  BACK: { short: t("verdictShort.BACK"), sign: "↓" },
+  MORE: { short: t("verdictShort.MORE"), sign: "?" },
 };
 
 export const question: Record<Found["question"], { ask: string; nobody: string }> = {
-  READY_TO_GO_UP: {
-    ask: "Ready to go up",
-    nobody: "Nobody is ready to go up by the school that this class has chosen.",
-  },
-  BETTER_A_RUNG_BACK: { ask: "Better a rung back", nobody: "Nobody has fallen below the floor." },
-  OTHER_SIDE_BEHIND: { ask: "Other hand behind", nobody: "Nobody has one side surely behind the other." },
-  NOT_SEEN: { ask: "Not seen for three weeks", nobody: "Everybody was seen within three weeks." },
-  NEVER_TRIED: { ask: "Never tried", nobody: "Everybody has tried what the class has tried." },
-  BEST_THIS_WEEK: { ask: "Best this week", nobody: "No best was bettered within the last seven days." },
-  ALL_RUNGS_DONE: { ask: "All rungs done", nobody: "Nobody has done every rung of a ladder." },
+  READY_TO_GO_UP: { ask: t("questionAsk.READY_TO_GO_UP"), nobody: t("questionNobody.READY_TO_GO_UP") },
+  BETTER_A_RUNG_BACK: { ask: t("questionAsk.BETTER_A_RUNG_BACK"), nobody: t("questionNobody.BETTER_A_RUNG_BACK") },
+  OTHER_SIDE_BEHIND: { ask: t("questionAsk.OTHER_SIDE_BEHIND"), nobody: t("questionNobody.OTHER_SIDE_BEHIND") },
+  NOT_SEEN: { ask: t("questionAsk.NOT_SEEN"), nobody: t("questionNobody.NOT_SEEN") },
+  NEVER_TRIED: { ask: t("questionAsk.NEVER_TRIED"), nobody: t("questionNobody.NEVER_TRIED") },
+  BEST_THIS_WEEK: { ask: t("questionAsk.BEST_THIS_WEEK"), nobody: t("questionNobody.BEST_THIS_WEEK") },
+  ALL_RUNGS_DONE: { ask: t("questionAsk.ALL_RUNGS_DONE"), nobody: t("questionNobody.ALL_RUNGS_DONE") },
 };
 
 export const school: Record<Readiness["school"], { name: string; about: string }> = {
-  RECKONED: { name: "Reckoned", about: "how likely it is that the rung is held, read from every try on the ladder" },
-  IN_A_ROW: { name: "So many in a row", about: "rounds that met the gate one after the other" },
-  N_OF_M: { name: "So many of so many", about: "of the last rounds so many met the gate" },
-  TEACHER: { name: "Teacher’s word", about: "nobody moves until the teacher says so" },
-  PUPIL: { name: "Pupil’s own word", about: "too easy goes up, too hard goes back" },
+  RECKONED: { name: t("schoolName.RECKONED"), about: t("schoolAbout.RECKONED") },
+  IN_A_ROW: { name: t("schoolName.IN_A_ROW"), about: t("schoolAbout.IN_A_ROW") },
+  N_OF_M: { name: t("schoolName.N_OF_M"), about: t("schoolAbout.N_OF_M") },
+  TEACHER: { name: t("schoolName.TEACHER"), about: t("schoolAbout.TEACHER") },
+  PUPIL: { name: t("schoolName.PUPIL"), about: t("schoolAbout.PUPIL") },
 };
 
 /** A chance in words. */
 export function certainty(chance: number): string {
-  if (chance >= 0.97) return "almost certainly";
-  if (chance >= 0.9) return "very likely";
-  if (chance >= 0.75) return "likely";
-  if (chance >= 0.5) return "perhaps";
-  if (chance >= 0.1) return "hardly";
-  return "almost certainly not";
+  if (chance >= 0.97) return t("certainty.almost");
+  if (chance >= 0.9) return t("certainty.very");
+  if (chance >= 0.75) return t("certainty.likely");
+  if (chance >= 0.5) return t("certainty.perhaps");
+  if (chance >= 0.1) return t("certainty.hardly");
+  return t("certainty.not");
 }
 
 /** A chance as a number; never said to be more certain than it is. */
 export function sureness(chance: number): string {
-  if (chance > 0.99) return "over 99 %";
-  if (chance < 0.01) return "under 1 %";
-  return `${Math.round(chance * 100)} %`;
+  if (chance > 0.99) return t("sureness.over");
+  if (chance < 0.01) return t("sureness.under");
+  return percent(chance);
 }
 
 /** What a side's tries say: how much goes in today and on what that rests, then whether that holds the rung; and why where gate and tries disagree. */
 export function evidence(s: SideAdvice): string {
-  if (!s.known) return "Nothing here says yet how much goes in.";
+  if (!s.known) return t("evidence.nothing");
   return [
-    `About ${percent(s.share.share)} go in now, between ${percent(s.share.low)} and ${percent(s.share.high)}: read from ${readFrom(s)}.`,
-    `It takes ${percent(s.hold)} to hold this rung: ${certainty(s.chanceHolds)} so (${sureness(s.chanceHolds)}).`,
-    s.ofMet > 0 && s.reckoned === "STAY" && "A round that met the gate can be luck; the tries do not yet say so.",
-    s.ofMet === 0 && s.ofRounds > 0 && s.reckoned === "UP" && "The tries say so, though no round has met the gate.",
-    s.seeAgain && "That was long ago: to be seen again.",
+    t("evidence.now", {
+      share: percent(s.share.share),
+      low: percent(s.share.low),
+      high: percent(s.share.high),
+      from: readFrom(s),
+    }),
+    t("evidence.holds", {
+      hold: percent(s.hold),
+      certainty: certainty(s.chanceHolds),
+      sureness: sureness(s.chanceHolds),
+    }),
+    s.ofMet > 0 && s.reckoned === "STAY" && t("evidence.luck"),
+    s.ofMet === 0 && s.ofRounds > 0 && s.reckoned === "UP" && t("evidence.noGate"),
+    s.seeAgain && t("evidence.longAgo"),
     howLong(s),
   ]
     .filter(Boolean)
@@ -66,20 +76,17 @@ export function evidence(s: SideAdvice): string {
 function readFrom(s: SideAdvice): string {
   const here = s.hits + s.misses;
   const all = Math.round(s.triesOnLadder);
-  if (all === 0) return "rounds that met the gate or did not";
-  if (here === 0) return `${count(all, "try", "tries")} on this ladder, none on this rung`;
-  return here >= all
-    ? count(here, "try", "tries")
-    : `${count(all, "try", "tries")} on this ladder, ${here} on this rung`;
+  if (all === 0) return t("readFrom.rounds");
+  if (here === 0) return t("readFrom.noneHere", { all });
+  return here >= all ? t("readFrom.here", { here }) : t("readFrom.someHere", { all, here });
 }
 
 /** What stands beside it, for who wants to know more. */
 export function beside(s: SideAdvice): string {
   return [
-    s.ofRounds > 0 && `The gate was met in ${s.ofMet} of the last ${count(s.ofRounds, "round", "rounds")}.`,
-    s.known && s.nextShare && `On the next rung about ${percent(s.nextShare.share)} would go in.`,
-    s.unconfirmedShare > 0.005 &&
-      `${percent(s.unconfirmedShare)} of the tries on this rung nobody of the school has confirmed.`,
+    s.ofRounds > 0 && t("beside.gate", { met: s.ofMet, rounds: s.ofRounds }),
+    s.known && s.nextShare && t("beside.next", { share: percent(s.nextShare.share) }),
+    s.unconfirmedShare > 0.005 && t("beside.unconfirmed", { share: percent(s.unconfirmedShare) }),
   ]
     .filter(Boolean)
     .join(" ");
@@ -87,17 +94,13 @@ export function beside(s: SideAdvice): string {
 
 /** How many lessons of practice until the rung is likely held; nothing where the record does not say. */
 function howLong(s: SideAdvice): string {
-  if (s.practicesLeast === null) return "";
-  if (s.practicesMost === null)
-    return `Likely held after ${count(s.practicesLeast, "more lesson", "more lessons")} or many more.`;
-  return s.practicesLeast === s.practicesMost
-    ? `Likely held after ${count(s.practicesLeast, "more lesson", "more lessons")}.`
-    : `Likely held after ${s.practicesLeast} to ${s.practicesMost} more lessons.`;
+  const least = s.practicesLeast;
+  if (least === null) return "";
+  if (s.practicesMost === null) return t("howLong.orMany", { least });
+  return least === s.practicesMost ? t("howLong.just", { least }) : t("howLong.to", { least, most: s.practicesMost });
 }
 
 export const evidenceWanted: Record<Advice["evidenceWanted"], string> = {
   NONE: "",
-  TAP_MISSES: "To know more, tap the misses too, or take ten tries and tell how many went in.",
-  HITS_OF_TEN: "To know more, take ten tries next time and tell how many went in.",
-  ROUNDS: "Nothing is counted one by one here; rounds that meet the gate, or do not, tell more.",
+  ...each(words.evidenceWanted, (key) => t(`evidenceWanted.${key}`)),
 };

@@ -1,6 +1,7 @@
 import i18next from "i18next";
 import ICU from "i18next-icu";
 import begin from "./begin.json";
+import type catalogue from "./catalogue.json";
 import type findings from "./findings.json";
 import glossary from "./glossary.json";
 import help from "./help.json";
@@ -9,6 +10,7 @@ import type ladders from "./ladders.json";
 import type marks from "./marks.json";
 import plan from "./plan.json";
 import pupils from "./pupils.json";
+import type record from "./record.json";
 import run from "./run.json";
 import said from "./said.json";
 import school from "./school.json";
@@ -18,12 +20,16 @@ import today from "./today.json";
 import type trust from "./trust.json";
 import ui from "./ui.json";
 import type wall from "./wall.json";
+import type workings from "./workings.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
 const resources = { begin, glossary, help, home, plan, pupils, run, said, school, session, store, today, ui } as const;
 
 /** Those that come with their own views, since the first view does not need them. */
 type Later = {
+  catalogue: typeof catalogue;
+  record: typeof record;
+  workings: typeof workings;
   findings: typeof findings;
   ladders: typeof ladders;
   marks: typeof marks;
