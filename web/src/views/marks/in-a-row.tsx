@@ -191,7 +191,7 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
         {number("roundSec", "Round", "roundSec", "s")}
         {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
       </Group>
-      <Group title={t("inARow.theGate")}>
+      <Group title={t("inARow.theGate")} of="gate">
         {number("run", "In a row", "run")}
         {number("hits", "Or hits", "hits")}
         {number("of", "of tries", "of")}

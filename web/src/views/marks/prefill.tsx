@@ -1,4 +1,5 @@
 import { Choice } from "../../ui/choice";
+import { Term, type TermOf } from "../../ui/term";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { ball, type Given } from "./given";
@@ -85,12 +86,13 @@ export function Pick<T extends string>({
 }
 
 /** Values that belong together, under a small heading. */
-export function Group({ title, children }: { title: string; children: React.ReactNode }) {
+/** @param of one of our words that the title has: explained where it stands */
+export function Group({ title, of, children }: { title: string; of?: TermOf; children: React.ReactNode }) {
   return (
     <fieldset className="space-y-2 border-t-2 border-rule pt-2">
       <legend className="sr-only">{title}</legend>
-      <p aria-hidden className="text-sm font-bold text-soft">
-        {title}
+      <p aria-hidden={!of} className="text-sm font-bold text-soft">
+        {of ? <Term of={of}>{title}</Term> : title}
       </p>
       {children}
     </fieldset>

@@ -120,7 +120,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
 function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
   return (
     <>
-      <Group title={say("stepByStep.theRule")}>
+      <Group title={say("stepByStep.theRule")} of="staircase">
         {number("makesToStep", "Hits in a row to step back")}
         <Pick
           label={say("stepByStep.aMiss")}
