@@ -44,7 +44,7 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
           `; ${Math.round(moved / 60)} minutes of counted work by the clock for each, on ${count(days.data.length, "day", "days")}`}
         .
       </p>
-      <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+      <div className="grid grid-cols-1 gap-x-10 gap-y-6 *:overflow-x-auto md:grid-cols-2">
         <section>
           <h2>{t("term.whatWasTaughtWhen")}</h2>
           {days.isLoadingError && <Failed error={days.error} again={() => days.refetch()} />}
