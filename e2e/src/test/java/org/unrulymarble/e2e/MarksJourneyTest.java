@@ -199,7 +199,7 @@ class MarksJourneyTest {
         browser.seeText("The gate that suits each");
         browser.labelled("Who").click();
         browser.see("[role=option]:nth-child(2)").click();
-        browser.seeText("counted tries went in; the share is likely");
+        browser.seeText("counted tries went in here. By all tries on the ladder");
 
         browser.open("/marks/markers?mode=calls");
         assertThat(browser.see("[data-testid=call]").getText()).isEqualTo("ready");
