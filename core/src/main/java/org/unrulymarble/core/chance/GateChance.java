@@ -21,7 +21,6 @@ public final class GateChance {
 
     private static final double STEP_SEC = 0.5;
     private static final int MOST_STEPS = 2000;
-    private static final double LEAST_CHANCE = 1e-6;
 
     private GateChance() {}
 
@@ -52,7 +51,8 @@ public final class GateChance {
      */
     private static double rowWithin(int n, Pace pace, double p, double sec) {
         double stepSec = pace.hitSec() / Math.max(1, Math.ceil(pace.hitSec() / Math.max(STEP_SEC, sec / MOST_STEPS)));
-        int last = Rounding.floor(sec / stepSec);
+        // A hit shorter than a step makes more of them than a round ever needs.
+        int last = Math.min(2 * MOST_STEPS, Rounding.floor(sec / stepSec));
         int hit = (int) Math.round(pace.hitSec() / stepSec);
         int miss = (int) Math.max(1, Math.round(pace.missSec() / stepSec));
         if (last < (long) n * hit) return 0;
@@ -87,10 +87,11 @@ public final class GateChance {
         double missedSec = hitsOfMissed * pace.hitSec() + (of - hitsOfMissed) * pace.missSec();
         // Within these a go is over, met or not.
         double longestSec = n * pace.hitSec() + (of - n) * pace.missSec();
-        double chance = 0;
-        double stillToMeet = 1;
-        for (double left = sec; left > 0 && stillToMeet > LEAST_CHANCE; left -= missedSec) {
-            chance += stillToMeet * (left >= longestSec ? once : hitsWithin(n, pace, p, left));
+        int whole = sec < longestSec ? 0 : 1 + Rounding.floor((sec - longestSec) / missedSec);
+        double stillToMeet = Math.pow(1 - once, whole);
+        double chance = 1 - stillToMeet;
+        for (double left = sec - whole * missedSec; left >= n * pace.hitSec() - Rounding.SLACK; left -= missedSec) {
+            chance += stillToMeet * hitsWithin(n, pace, p, left);
             stillToMeet *= 1 - once;
         }
         return chance;
