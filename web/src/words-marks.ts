@@ -58,4 +58,6 @@ export const zone: Record<string, string> = each(words.zone, (key) => t(`zone.${
 
 export const noBall: Record<string, string> = each(words.noBall, (key) => t(`noBall.${key}`));
 
-export const seconds = (sec: number) => `${sec < 10 ? sec.toFixed(1) : Math.round(sec)} s`;
+/** Beyond ten minutes nobody counts seconds. */
+export const seconds = (sec: number) =>
+  sec >= 600 ? t("minutes", { n: Math.round(sec / 60) }) : `${sec < 10 ? sec.toFixed(1) : Math.round(sec)} s`;

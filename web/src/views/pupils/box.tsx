@@ -1,4 +1,5 @@
 import type { Problem } from "../../api/client";
+import { DayField } from "../../ui/day-field";
 import { Labelled } from "../../ui/fields";
 
 /** What was typed, as a number; what is none goes to the server as it is, which says at its field what it must be. */
@@ -23,17 +24,17 @@ export function Box({
   /** its path in the problem document */
   field: string;
   onChange: (value: string) => void;
-  kind?: "number" | "words" | "line" | "date";
+  kind?: "number" | "words" | "line";
   disabled?: boolean;
 }) {
-  const width = { number: "num w-24", words: "w-44", line: "w-full", date: "" }[kind];
+  const width = { number: "num w-24", words: "w-44", line: "w-full" }[kind];
   return (
     <div className={kind === "line" ? "mt-3" : ""}>
       <Labelled label={label} must={problem?.must(field)}>
         {(ids) => (
           <input
             {...ids}
-            type={kind === "date" ? "date" : "text"}
+            type="text"
             className={`field ${width}`}
             inputMode={kind === "number" ? "numeric" : "text"}
             maxLength={200}
@@ -44,5 +45,35 @@ export function Box({
         )}
       </Labelled>
     </div>
+  );
+}
+
+/** The same for a day, picked in a calendar. */
+export function DayBox({
+  label,
+  value,
+  problem,
+  field,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  problem?: Problem;
+  field: string;
+  onChange: (day: string) => void;
+}) {
+  return (
+    <Labelled label={label} must={problem?.must(field)}>
+      {(ids) => (
+        <DayField
+          id={ids.id}
+          label={label}
+          invalid={ids["aria-invalid"]}
+          describedBy={ids["aria-describedby"]}
+          value={value}
+          onChange={onChange}
+        />
+      )}
+    </Labelled>
   );
 }

@@ -2,12 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { taught as taughtQuery } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
-import { daysBefore } from "../../local-day";
+import { daysBefore, localDay } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
 import { count, day } from "../../words";
 import { texts } from "../../words/texts";
-import { Box } from "./box";
+import { DayBox } from "./box";
 import { completed } from "./found-in";
 
 const t = texts("pupils");
@@ -16,18 +16,19 @@ const TERM_DAYS = 126;
 
 /** A class's term on one page: what was taught when, time moved, challenges completed, and how the standings spread. */
 export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }) {
-  const last = record.lastDay ?? "";
+  const last = record.lastDay ?? localDay();
+  const first = record.firstDay ?? last;
   const begun = daysBefore(last, TERM_DAYS);
-  const [from, setFrom] = useState(begun > (record.firstDay ?? "") ? begun : (record.firstDay ?? ""));
+  const [from, setFrom] = useState(begun > first ? begun : first);
   const [to, setTo] = useState(last);
-  const days = useQuery({ ...taughtQuery(record.classId, from, to), enabled: from !== "" && to >= from });
+  const days = useQuery({ ...taughtQuery(record.classId, from, to), enabled: to >= from });
   const done = completed(record).filter((c) => (c.completedOn ?? "") >= from && (c.completedOn ?? "") <= to);
   const moved = (days.data ?? []).reduce((sum, d) => sum + d.movedSecPerPupil, 0);
   return (
     <div data-testid="term">
       <p className="mb-3 flex flex-wrap gap-3 print:hidden">
-        <Box label={t("term.from")} field="from" kind="date" value={from} problem={undefined} onChange={setFrom} />
-        <Box label={t("term.to")} field="to" kind="date" value={to} problem={undefined} onChange={setTo} />
+        <DayBox label={t("term.from")} field="from" value={from} onChange={setFrom} />
+        <DayBox label={t("term.to")} field="to" value={to} onChange={setTo} />
       </p>
       {to < from && (
         <p role="alert" className="mb-3 font-semibold">
@@ -35,7 +36,7 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
         </p>
       )}
       <p className="mb-4 text-lg">
-        {from && day(from)} {t("term.to2")} {to && day(to)}
+        {day(from)} {t("term.to2")} {day(to)}
         {t("term.completedBy", {
           count: count(done.length, "challenge", "challenges"),
           count2: count(record.pupils.length, "pupil", "pupils"),

@@ -7,7 +7,7 @@ import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
 import { texts } from "../../words/texts";
 import { measure } from "../../words-ladders";
-import { Box, typedNumber } from "./box";
+import { Box, DayBox, typedNumber } from "./box";
 import { Refused, useSend } from "./use-send";
 
 const t = texts("pupils");
@@ -113,7 +113,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           </div>
           <p className="text-soft">{rung && `Counted: ${measure[rung.measure.type]}, ${rung.unit}. ${rung.counts}`}</p>
           <div className="flex flex-wrap gap-3">
-            <Box label={t("typeIn.day")} field="on" kind="date" value={on} problem={problem} onChange={setOn} />
+            <DayBox label={t("typeIn.day")} field="on" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
             {asks.hits && box("Hits, if counted", "hits")}
             {box("Misses, if counted", "misses")}
