@@ -145,7 +145,7 @@ public record Layout(Spots spots, List<AtWall> atWalls, int leftFree, int leftFo
         double roomAlong = wall == null ? room.lengthM() : wall.stretch().runM();
         double slackAlong = roomAlong - f.edgeM() - end(grid, true);
         double slackAcross = wall == null ? room.widthM() - f.edgeM() - end(grid, false) : 0;
-        Floor floor = new Floor(keptFree(ask), grown(taken, Math.max(StationFloor.LEAST_GAP_M, f.gapM())));
+        Floor floor = new Floor(keptFree(ask), grown(taken, Math.max(SideBySide.LEAST_GAP_M, f.gapM())));
         Try best = null;
         for (int i = 0; i <= SLIDES; i++)
             for (int j = 0; j <= SLIDES; j++) {
@@ -165,7 +165,7 @@ public record Layout(Spots spots, List<AtWall> atWalls, int leftFree, int leftFo
         Space room = ask.place().size();
         List<Area> inTheWay = new ArrayList<>();
         int[] holds = new int[2];
-        for (Area a : grown(taken, Math.max(StationFloor.LEAST_GAP_M, f.gapM()))) inTheWay.add(wall.asSeen(room, a));
+        for (Area a : grown(taken, Math.max(SideBySide.LEAST_GAP_M, f.gapM()))) inTheWay.add(wall.asSeen(room, a));
         holds[0] = row(wall, f, inTheWay).size();
         for (Area a : keptFree(ask)) inTheWay.add(wall.asSeen(room, a));
         holds[1] = row(wall, f, inTheWay).size();

@@ -18,6 +18,9 @@ import java.util.Optional;
  */
 public record SideBySide(List<Station> stations, double share, double most) {
 
+    /** Walking room between two stations where the tasks ask for less. */
+    public static final double LEAST_GAP_M = 0.4;
+
     private static final int KEPT = 256;
 
     /** So far off a wall a station that needs it is still meant to be at it. */

@@ -1,10 +1,15 @@
 package org.unrulymarble.core.place;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Rounding;
 import org.unrulymarble.core.place.SideBySide.Hindrance;
 import org.unrulymarble.core.place.SideBySide.SideBySideAsk;
@@ -29,6 +34,10 @@ final class SideBySideSearch {
     private final double lengthM;
     private final double widthM;
     private final StationFloor floor;
+
+    /** What one spot of each station takes of the floor. */
+    private final List<double[]> shares;
+
     private int tries;
 
     SideBySideSearch(SideBySideAsk ask) {
@@ -36,6 +45,8 @@ final class SideBySideSearch {
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
         this.floor = new StationFloor(ask);
+        FloorShares each = new FloorShares(ask.place().size());
+        this.shares = ask.stations().stream().map(s -> each.of(s.footprint())).toList();
     }
 
     SideBySide run() {
@@ -43,12 +54,56 @@ final class SideBySideSearch {
         List<int[]> assignments = assignments(levels);
         double most = assignments.isEmpty() ? 0 : share(levels, assignments.get(0));
         for (int[] chosen : assignments) {
-            Laid[] laid = new Laid[levels.size()];
-            tries = 0;
-            if (lay(order(), 0, levels, chosen, laid)) return result(levels, chosen, laid, most);
+            Optional<List<Laid>> laid = laid(levels, chosen);
+            if (laid.isPresent()) return result(levels, chosen, laid.get().toArray(new Laid[0]), most);
         }
         return asManyAsFit(levels, most);
     }
+
+    /** So many spots of each, wherever they find room; whatever the rounds are. */
+    private Optional<List<Laid>> laid(List<List<Level>> levels, int[] chosen) {
+        List<Spotted> spotted = new ArrayList<>();
+        for (int i = 0; i < chosen.length; i++) {
+            StationAsk s = ask.stations().get(i);
+            spotted.add(new Spotted(
+                    s.footprint(),
+                    levels.get(i).get(chosen[i]).spots(),
+                    s.crews(),
+                    s.markM(),
+                    s.windowsHurt(),
+                    s.at()));
+        }
+        Question question = new Question(ask.place(), List.copyOf(spotted), ask.freeM());
+        Optional<List<Laid>> known = LAID.get(question);
+        if (known != null) return known;
+        Laid[] laid = new Laid[levels.size()];
+        tries = 0;
+        Optional<List<Laid>> found =
+                lay(order(), 0, levels, chosen, laid) ? Optional.of(List.of(laid)) : Optional.empty();
+        LAID.put(question, found);
+        return found;
+    }
+
+    /** A station with its number of spots. */
+    private record Spotted(
+            Footprint footprint,
+            int spots,
+            int crews,
+            @Nullable Double markM,
+            boolean windowsHurt,
+            Spots.@Nullable Placed at) {}
+
+    private record Question(Place place, List<Spotted> stations, double freeM) {}
+
+    // The same stations are asked for with other rounds, seconds and edits beside them, and mostly find no room.
+    private static final int KEPT = 4_000;
+    private static final Map<Question, Optional<List<Laid>>> LAID =
+            Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Question, Optional<List<Laid>>> eldest) {
+                    return size() > KEPT;
+                }
+            });
 
     /** How many spots a station may have, those that let most work first; what does not even fit alone is none of them. */
     private List<Level> levels(StationAsk s) {
@@ -118,18 +173,18 @@ final class SideBySideSearch {
     }
 
     private boolean mayFit(List<List<Level>> levels, int[] chosen) {
-        double floor = 0;
+        double[] floorShare = new double[FloorShares.measures()];
         double wall = 0;
         for (int i = 0; i < chosen.length; i++) {
             Footprint f = ask.stations().get(i).footprint();
             int spots = levels.get(i).get(chosen[i]).spots();
-            floor += spots * f.lengthM() * f.widthM();
+            for (int m = 0; m < floorShare.length; m++) floorShare[m] += spots * shares.get(i)[m];
             if (f.needsWall()) wall += spots * f.widthM() + (spots - 1) * f.gapM();
         }
         double free = ask.place().walls().stream()
                 .mapToDouble(w -> w.stretch().runM())
                 .sum();
-        return floor <= lengthM * widthM + 1e-9 && wall <= free + 1e-9;
+        return Arrays.stream(floorShare).max().orElse(0) <= 1 + 1e-9 && wall <= free + 1e-9;
     }
 
     /** Those that were put somewhere first, then those at the wall, then the largest. */
@@ -353,6 +408,7 @@ final class SideBySideSearch {
         List<Laid> out = new ArrayList<>();
         for (double x : xs.stream().distinct().toList())
             for (double y : ys.stream().distinct().toList()) {
+                if (floor.meetsOther(s, shape, x, y, laid)) continue;
                 Laid there = floor.at(s, shape, x, y);
                 if (floor.why(s, there, laid) == null) out.add(there);
             }
@@ -361,7 +417,7 @@ final class SideBySideSearch {
 
     /** Where a side of the shape may begin along the length or across it. */
     private List<Double> corners(StationAsk s, Shape shape, Laid[] laid, boolean along) {
-        double gap = Math.max(StationFloor.LEAST_GAP_M, s.footprint().gapM());
+        double gap = Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM());
         double edge = s.footprint().edgeM();
         FreeWall wall = shape.wall();
         double size = along ? shape.alongM() : shape.acrossM();

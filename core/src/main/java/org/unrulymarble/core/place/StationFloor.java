@@ -11,9 +11,6 @@ import org.unrulymarble.core.place.SideBySide.Why;
 /** The floor of a room as stations are laid on it: what hinders one from being somewhere. */
 final class StationFloor {
 
-    /** Walking room between two stations where the tasks ask for less. */
-    static final double LEAST_GAP_M = 0.4;
-
     /** So many spots in rows and columns, one way round. @param way where the ball goes, or null @param wall that it stands at, or null */
     record Shape(int columns, int rows, double spotAlongM, double spotAcrossM, double gapM, Way way, FreeWall wall) {
         double alongM() {
@@ -54,7 +51,24 @@ final class StationFloor {
                 shape,
                 area,
                 beyond(shape, area),
-                Math.max(LEAST_GAP_M, s.footprint().gapM()));
+                Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()));
+    }
+
+    /** Whether it would lie on another or too near to one: most places that are tried do. */
+    boolean meetsOther(StationAsk s, Shape shape, double xM, double yM, Laid[] laid) {
+        double own = Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM());
+        double along = shape.alongM();
+        double across = shape.acrossM();
+        for (Laid other : laid) {
+            if (other == null) continue;
+            Area o = other.area();
+            double gap = Math.max(own, other.gapM()) - Rounding.SLACK;
+            if (xM + along + gap > o.xM()
+                    && o.xM() + o.alongM() + gap > xM
+                    && yM + across + gap > o.yM()
+                    && o.yM() + o.acrossM() + gap > yM) return true;
+        }
+        return false;
     }
 
     /** What hinders it from being there; null for nothing. */
