@@ -28,6 +28,7 @@ const proposal = (more: object = {}) =>
     passedOver: [],
     gapShare: 0.0123,
     oneAfterTheOther: null,
+    movingLimit: null,
     minutes: { movingSecPerPupil: 720, movingShare: 0.3, quietSecPerPupil: 0 },
     ...more,
   }) as unknown as NextLesson;
@@ -127,6 +128,22 @@ it("says of stations where each is and what they bring", async () => {
   open();
   expect(await screen.findByText(/station 2 of 2/)).toBeInTheDocument();
   expect(screen.getByTestId("proposed-moving")).toHaveTextContent("one task after the other it would be 21 %");
+});
+
+it.each([
+  [0.65, /^.*No lesson for this class can move them more than 65 % here\./],
+  [0.32, /That is about all there is: .* more than \d+ % here\./],
+])("says what the room allows: %s", async (movingLimit, words) => {
+  serve({ [WHERE]: proposal({ movingLimit }) });
+  open();
+  await screen.findByTestId("proposed-moving");
+  expect(screen.getByTestId("proposed-moving")).toHaveTextContent(words);
+});
+
+it("does not say of a loose proof that so much better is possible", async () => {
+  serve({ [WHERE]: proposal({ gapShare: 1.031 }) });
+  open();
+  expect(await screen.findByText(/what is proven is only that it is by at most 104 %/)).toBeInTheDocument();
 });
 
 it("says that nothing fits, and what went wrong", async () => {

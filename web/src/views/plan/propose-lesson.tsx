@@ -122,7 +122,14 @@ export function ProposeLesson({
         </p>
       )}
       {found && !found.lesson && !waiting && !proven.isFetching && <p className="py-3">{t("propose.nothing")}</p>}
-      {found?.minutes && <Moving of={found.minutes} instead={found.oneAfterTheOther} stations={stations.length} />}
+      {found?.minutes && (
+        <Moving
+          of={found.minutes}
+          instead={found.oneAfterTheOther}
+          stations={stations.length}
+          limit={found.movingLimit}
+        />
+      )}
       {found?.lesson && (
         <ol className={waiting ? "opacity-50" : ""} aria-label={t("propose.blocks")}>
           {found.reasons.map((r) => {
@@ -218,21 +225,31 @@ function sportsOf(ladders: Ladder[]) {
   return [...all].sort().map((sport) => ({ value: sport, text: sport }));
 }
 
-/** How long each pupil moves, and what stations bring. */
+/** Of a bound that is looser than that one would think wrong of the lesson. */
+const LOOSE_PERCENT = 30;
+
+/** So near to what can be, in shares of the time, is as good as there. */
+const NEARLY = 0.03;
+
+/** How long each pupil moves, what stations bring, and what this room allows. */
 function Moving({
   of,
   instead,
   stations,
+  limit,
 }: {
   of: NonNullable<NextLesson["minutes"]>;
   instead: NextLesson["oneAfterTheOther"];
   stations: number;
+  limit: number | null;
 }) {
   return (
     <p className="mb-2" data-testid="proposed-moving">
       <strong>{t("propose.moves", { moving: clock(of.movingSecPerPupil), share: percent(of.movingShare) })}</strong>{" "}
       {of.quietSecPerPupil > 0 && t("propose.quiet", { clock: clock(of.quietSecPerPupil) })}{" "}
-      {instead && t("propose.instead", { n: stations, share: percent(instead.movingShare) })}
+      {instead && t("propose.instead", { n: stations, share: percent(instead.movingShare) })}{" "}
+      {limit !== null &&
+        t(limit - of.movingShare <= NEARLY ? "propose.limitNear" : "propose.limit", { limit: percent(limit) })}
     </p>
   );
 }
@@ -265,8 +282,10 @@ function due(daysSince: number | null, dueInDays: number | null): string {
 }
 
 function sureness(found: NextLesson): string {
-  if (found.oneAfterTheOther) return t("propose.beside");
   if (found.gapShare === null) return t("propose.notProven");
   const percent = Math.ceil(found.gapShare * 1000) / 10;
-  return percent <= 0.5 ? t("propose.best") : t("propose.gap", { percent });
+  if (percent <= 0.5) return t("propose.best");
+  return percent <= LOOSE_PERCENT
+    ? t("propose.gap", { percent })
+    : t("propose.gapLoose", { percent: Math.ceil(percent) });
 }

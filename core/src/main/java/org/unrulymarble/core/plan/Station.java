@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Rung;
@@ -21,6 +22,9 @@ import org.unrulymarble.core.place.Spots;
  * @param ask what is asked of the room for all of the circuit's stations
  */
 public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBySideAsk ask) {
+
+    /** So many that turns do not cut one off. */
+    private static final int MANY_ROUNDS = 60;
 
     /** The stations of a lesson by their blocks; a lesson for home has none: there everybody is alone. */
     public static Map<String, Station> of(Lesson lesson, Setting setting) {
@@ -39,27 +43,50 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
         return out;
     }
 
+    /** A task as it would be at a station that has the room to itself. @param waves null where it finds no room */
+    public record Alone(SideBySide.StationAsk ask, @Nullable Integer waves) {}
+
+    /** The fewest waves that a group of so many makes at this task, whatever lies beside it; empty where the task is not known. */
+    public static Optional<Alone> alone(Block block, int pupils, Setting setting) {
+        return ask(block, pupils, MANY_ROUNDS, null, setting)
+                .map(ask -> new Alone(
+                        ask,
+                        SideBySide.of(among(List.of(ask), setting))
+                                .stations()
+                                .get(0)
+                                .waves()));
+    }
+
+    private static SideBySide.SideBySideAsk among(List<SideBySide.StationAsk> asks, Setting setting) {
+        return new SideBySide.SideBySideAsk(
+                setting.place(), asks, setting.planning().thresholds().wayFreeM());
+    }
+
     /** Empty where one of its tasks is not known: that is told of the block. */
     private static Optional<SideBySide.SideBySideAsk> ask(Circuit circuit, int pupils, Lesson lesson, Setting setting) {
         List<SideBySide.StationAsk> asks = new ArrayList<>();
         for (String id : circuit.stationIds()) {
-            Block block = lesson.blocks().get(lesson.indexOf(id));
-            Optional<Ladder> ladder =
-                    setting.catalogue().ladder(block.ladderId()).map(l -> l.withHelpers(block.helpers()));
-            Optional<Rung> rung = ladder.flatMap(l -> l.rung(block.rungId()));
-            if (rung.isEmpty()) return Optional.empty();
-            asks.add(new SideBySide.StationAsk(
-                    Placed.footprint(block, ladder.get(), rung.get()),
-                    Crews.count(pupils, ladder.get().perSpot()),
-                    Placed.parts(block, ladder.get(), pupils),
-                    circuit.rounds(),
-                    block.mostSpots(),
-                    Placed.markM(block),
-                    ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL),
-                    circuit.placeOf(id)));
+            Optional<SideBySide.StationAsk> ask = ask(
+                    lesson.blocks().get(lesson.indexOf(id)), pupils, circuit.rounds(), circuit.placeOf(id), setting);
+            if (ask.isEmpty()) return Optional.empty();
+            asks.add(ask.get());
         }
-        return Optional.of(new SideBySide.SideBySideAsk(
-                setting.place(), asks, setting.planning().thresholds().wayFreeM()));
+        return Optional.of(among(asks, setting));
+    }
+
+    private static Optional<SideBySide.StationAsk> ask(
+            Block block, int pupils, int rounds, Spots.@Nullable Placed at, Setting setting) {
+        Optional<Ladder> ladder = setting.catalogue().ladder(block.ladderId()).map(l -> l.withHelpers(block.helpers()));
+        Optional<Rung> rung = ladder.flatMap(l -> l.rung(block.rungId()));
+        return rung.map(r -> new SideBySide.StationAsk(
+                Placed.footprint(block, ladder.get(), r),
+                Crews.count(pupils, ladder.get().perSpot()),
+                Placed.parts(block, ladder.get(), pupils),
+                rounds,
+                block.mostSpots(),
+                Placed.markM(block),
+                ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL),
+                at));
     }
 
     /** Where all of the circuit's stations lie. */

@@ -13,10 +13,11 @@ final class Mending {
     private static final int MOST_MENDS = 8;
     private static final int MOST_WATERS = 3;
     private static final long SEC_PER_MIN = 60;
+    private static final long EARLY_SEC = 45;
 
     private Mending() {}
 
-    /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, and nobody stands idle for long. */
+    /** What stops it and can be mended by one press is mended, water is put in where it lacks and goes, what is left to the bell is filled, and nobody stands idle for long. */
     static Lesson of(Lesson lesson, Setting setting) {
         Lesson now = lesson;
         for (int i = 0; i < MOST_MENDS; i++) {
@@ -30,6 +31,7 @@ final class Mending {
             if (next == now) break;
             now = next;
         }
+        if (LessonTimes.of(now, setting).pastBellSec() < -EARLY_SEC) now = Findings.filled(now, setting);
         return Findings.occupied(now, setting);
     }
 

@@ -106,6 +106,19 @@ public record ProposeAsk(
             kit = List.copyOf(kit);
             options = List.copyOf(options);
         }
+
+        Candidate with(boolean toBeIn, List<Way> ways) {
+            return new Candidate(id, group, part, family, aspects, effort, merit, kit, toBeIn, ways);
+        }
+
+        Candidate named(String other) {
+            return new Candidate(other, group, part, family, aspects, effort, merit, kit, must, options);
+        }
+    }
+
+    ProposeAsk of(int fewest, int most, Weights others, List<Candidate> among) {
+        return new ProposeAsk(
+                targetSec, transitionSec, fewest, most, halfSec, leap, needOpen, needClose, others, among);
     }
 
     public ProposeAsk {

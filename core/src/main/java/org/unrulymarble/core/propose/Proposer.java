@@ -1,6 +1,8 @@
 package org.unrulymarble.core.propose;
 
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.propose.ProposeAsk.Pick;
 
 /** Proposes the lesson that is worth most: a quick search first, then a solver that improves and proves. Safe for many threads. */
@@ -20,7 +22,15 @@ public final class Proposer {
          * @return what it found in its time
          */
         Proof prove(ProposeAsk ask, List<Pick> hint);
+
+        /** No lesson that keeps to all rows is worth more, told at once; below all numbers where there is none, null where it cannot be told. */
+        default @Nullable Double bound(ProposeAsk ask, List<Row> rows) {
+            return null;
+        }
     }
+
+    /** What the picks of a lesson come to together. @param of each; what is not named counts nothing */
+    public record Row(Map<Pick, Double> of, double least, double most) {}
 
     /**
      * @param impossible that nothing keeps all that is asked
@@ -50,6 +60,21 @@ public final class Proposer {
         Worth worth = new Worth(ask);
         List<Pick> quick = new QuickSearch(ask, worth).best(List.of(), STARTS, steps);
         return quick == null ? Propose.IMPOSSIBLE : answer(ask, worth, quick, null);
+    }
+
+    /** {@link #propose}, with bounds for what is put side by side. */
+    public NextLesson.Answer proving() {
+        return new NextLesson.Answer() {
+            @Override
+            public Propose to(ProposeAsk ask) {
+                return propose(ask);
+            }
+
+            @Override
+            public @Nullable Double bound(ProposeAsk ask, List<Row> rows) {
+                return prover.bound(ask, rows);
+            }
+        };
     }
 
     /** The best that is found, and what it could be worth at most. */

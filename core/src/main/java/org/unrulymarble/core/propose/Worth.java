@@ -80,6 +80,15 @@ final class Worth {
 
     /** In the best order there is. */
     double of(List<Pick> picks) {
+        return of(picks, false);
+    }
+
+    /** What it gives, without what it costs: never below 0. */
+    double gives(List<Pick> picks) {
+        return of(picks, true);
+    }
+
+    private double of(List<Pick> picks, boolean costless) {
         double[] load = new double[aspectNumber.size()];
         boolean[] trains = new boolean[families];
         int different = 0;
@@ -116,9 +125,9 @@ final class Worth {
         double trained = 0;
         for (double l : load) trained += sat(l);
         ProposeAsk.Weights w = ask.weights();
-        return w.aspect() * trained
-                + w.merit() * merit
-                + w.family() * different
+        double gives = w.aspect() * trained + w.merit() * merit + w.family() * different;
+        if (costless) return gives;
+        return gives
                 - w.idle() * idle / SEC_PER_MIN
                 - w.kit() * kinds
                 - (w.effort() == 0 ? 0 : w.effort() * order.least(efforts, open, close))

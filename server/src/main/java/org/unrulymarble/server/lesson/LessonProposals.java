@@ -36,7 +36,7 @@ public class LessonProposals {
         LessonService.ForProposal from = lessons.forProposal(id);
         if (!soon)
             return longWork.await(() ->
-                    NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, proposer::propose));
+                    NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, proposer.proving()));
         try {
             return first.submit(
                             () -> NextLesson.propose(lesson, from.setting(), from.practised(), wanted, proposer::first))

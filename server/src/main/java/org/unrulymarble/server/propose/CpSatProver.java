@@ -4,6 +4,7 @@ import com.google.ortools.Loader;
 import com.google.ortools.sat.CpSolver;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -53,7 +54,7 @@ class CpSatProver implements Proposer.Prover {
     @Override
     public Proposer.Proof prove(ProposeAsk ask, List<Pick> hint) {
         if (!loaded.join()) return Proposer.Proof.NONE;
-        Double linear = LinearBound.of(ask);
+        Double linear = LinearBound.of(ask, List.of());
         int ways = ask.candidates().stream().mapToInt(c -> c.options().size()).sum();
         if (ways > MOST_WAYS && !hint.isEmpty()) return new Proposer.Proof(false, List.of(), linear);
         LessonModel model = new LessonModel(ask);
@@ -72,6 +73,11 @@ class CpSatProver implements Proposer.Prover {
                         false, model.picked(solver), least(linear, model.worthOf(solver.bestObjectiveBound())));
             default -> new Proposer.Proof(false, List.of(), linear);
         };
+    }
+
+    @Override
+    public @Nullable Double bound(ProposeAsk ask, List<Proposer.Row> rows) {
+        return loaded.join() ? LinearBound.of(ask, rows) : null;
     }
 
     private static Double least(Double linear, double solved) {

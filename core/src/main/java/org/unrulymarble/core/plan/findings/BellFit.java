@@ -30,6 +30,7 @@ import org.unrulymarble.core.plan.findings.Found.Change;
 final class BellFit {
 
     private static final int MOST_BLOCKS = 20;
+    private static final double LONGER = 1.25;
     private static final int LEAST_WORK_SEC = 15;
     private static final int LEAST_REPS = 3;
     private static final int LEAST_LIMIT_SEC = 20;
@@ -37,13 +38,18 @@ final class BellFit {
     private BellFit() {}
 
     static Optional<Change> of(View view, LessonPlan plan) {
-        return fit(view)
+        return fit(view, false)
                 .or(() -> fewerWaves(view))
                 .or(() -> shorter(view, plan.pastBellSec()))
                 .or(() -> removeLast(view));
     }
 
-    private static Optional<Change> fit(View view) {
+    /** The other way round: sets and seconds are added to a lesson that ends early, each main task a set or a quarter more of its seconds at most. */
+    static Optional<Change> filled(View view) {
+        return fit(view, true);
+    }
+
+    private static Optional<Change> fit(View view, boolean more) {
         List<Fit.FitBlock> blocks = new ArrayList<>();
         List<Timeline.Piece> fitted = new ArrayList<>();
         List<Timeline.Piece> pieces = Timeline.pieces(view.placed());
@@ -55,7 +61,7 @@ final class BellFit {
                 continue;
             }
             fitted.add(piece);
-            blocks.add(piece.circuit() == null ? fitBlock(p) : fitCircuit(piece));
+            blocks.add(piece.circuit() == null ? fitBlock(p, more) : fitCircuit(piece, more));
         }
         if (blocks.isEmpty() || blocks.size() > MOST_BLOCKS) return Optional.empty();
         // Changes to and from what is not fitted take their time all the same.
@@ -66,7 +72,7 @@ final class BellFit {
         if (!fit.feasible()) return Optional.empty();
         List<Edit> edits = new ArrayList<>();
         for (int i = 0; i < fitted.size(); i++)
-            edits.addAll(edits(fitted.get(i), fit.blocks().get(i)));
+            edits.addAll(edits(fitted.get(i), fit.blocks().get(i), more));
         Change change = Change.of(
                 Mend.Kind.FIT_TO_BELL, Map.of("endsSec", 60L * view.lesson().minutes() - fit.shortOfBellSec()), edits);
         Lesson after = change.on(view.lesson(), view.setting());
@@ -75,9 +81,19 @@ final class BellFit {
         return Optional.of(change);
     }
 
-    private static List<Edit> edits(Timeline.Piece piece, Fit.Choice choice) {
-        if (piece.circuit() != null)
-            return List.of(new CircuitEdit.SetCircuit(piece.circuit().id(), null, choice.workSec(), null, null));
+    private static List<Edit> edits(Timeline.Piece piece, Fit.Choice choice, boolean more) {
+        if (piece.circuit() != null) {
+            List<Edit> edits = new ArrayList<>();
+            edits.add(new CircuitEdit.SetCircuit(piece.circuit().id(), null, choice.workSec(), null, null));
+            // Who worked the whole round goes on doing so.
+            for (Placed p : piece.blocks())
+                if (more
+                        && p.block().dose().type() == BlockDose.Type.CLOCK
+                        && piece.circuit().workSec() - p.workSec() < (p.mixed() ? 2 : 1))
+                    edits.add(new BlockEdit.SetDose(
+                            p.block().id(), BlockDose.byClock(choice.workSec() / (p.mixed() ? 2 : 1))));
+            return edits;
+        }
         Placed p = piece.blocks().get(0);
         List<Edit> edits = new ArrayList<>();
         edits.add(new BlockEdit.SetSets(p.block().id(), choice.sets()));
@@ -86,8 +102,8 @@ final class BellFit {
         return edits;
     }
 
-    /** Every group is at every station as often as it was to be; the rounds may become shorter. */
-    private static Fit.FitBlock fitCircuit(Timeline.Piece piece) {
+    /** Every group is at every station as often as it was to be; the rounds may become shorter, or longer. */
+    private static Fit.FitBlock fitCircuit(Timeline.Piece piece, boolean more) {
         Timing t = piece.timing();
         int work = Math.max(1, t.dose().seconds());
         return new Fit.FitBlock(
@@ -104,19 +120,24 @@ final class BellFit {
                 false,
                 t.sets(),
                 t.sets(),
-                Math.min(work, LEAST_WORK_SEC),
-                work,
+                more ? work : Math.min(work, LEAST_WORK_SEC),
+                more ? longer(work) : work,
                 2.0);
     }
 
-    private static Fit.FitBlock fitBlock(Placed p) {
+    private static int longer(int workSec) {
+        return (int) (LONGER * workSec);
+    }
+
+    private static Fit.FitBlock fitBlock(Placed p, boolean more) {
         Timing t = p.timing();
         // A routine lasts as long as its moves.
         boolean byClock =
                 p.block().dose().type() == BlockDose.Type.CLOCK && p.block().routine() == null;
         int work = Math.max(1, t.dose().seconds());
         int step = p.mixed() ? 2 : 1;
-        int least = byClock ? Math.min(work, LEAST_WORK_SEC * step) : work;
+        int least = byClock && !more ? Math.min(work, LEAST_WORK_SEC * step) : work;
+        boolean mayGrow = more && p.part() == Part.MAIN && p.block().routine() == null;
         boolean twoAtLeast = p.block().optionalSets() > 0 || p.block().cue() == Block.Cue.AFTER_A_TRY;
         return new Fit.FitBlock(
                 t.setupSec(),
@@ -130,10 +151,10 @@ final class BellFit {
                 t.turnSwapSec(),
                 t.restSec(),
                 t.waitIsRest(),
-                twoAtLeast ? Math.min(2, t.sets()) : 1,
-                t.sets(),
+                more ? t.sets() : twoAtLeast ? Math.min(2, t.sets()) : 1,
+                mayGrow ? t.sets() + 1 : t.sets(),
                 least,
-                work,
+                mayGrow && byClock ? longer(work) : work,
                 p.part() == Part.MAIN ? 2.0 : 1.0);
     }
 

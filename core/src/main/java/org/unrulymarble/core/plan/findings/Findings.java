@@ -78,6 +78,14 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
         return now;
     }
 
+    /** The lesson with a set or some seconds more of what it has, where it would end early; the same where that stops it. */
+    public static Lesson filled(Lesson lesson, Setting setting) {
+        return BellFit.filled(View.of(lesson, setting))
+                .map(change -> change.on(lesson, setting))
+                .filter(longer -> noWorse(lesson, longer, setting))
+                .orElse(lesson);
+    }
+
     private static boolean noWorse(Lesson before, Lesson after, Setting setting) {
         Findings then = of(after, setting);
         return then.plan().totalSec() <= 60L * after.minutes()
