@@ -61,6 +61,7 @@ export type WallFace = Schemas["WallFace"];
 export type RunScript = Schemas["RunScript"];
 export type ScriptCircuit = Schemas["ScriptCircuit"];
 export type Rehearsal = Schemas["Rehearsal"];
+export type StationLayout = Schemas["StationLayout"];
 export type Circuit = Schemas["Circuit"];
 export type CircuitPlan = Schemas["CircuitPlan"];
 export type StationPlan = Schemas["StationPlan"];

@@ -1,8 +1,9 @@
 import { fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import type { CircuitPlan, Edit } from "../../api/types";
-import { choose, press, show } from "../../test-page";
+import type { Circuit, CircuitPlan, Edit, Lesson } from "../../api/types";
+import { choose, press, sentTo, serve, show } from "../../test-page";
 import { CircuitHead } from "./circuit-head";
+import { LessonOnPage } from "./on-page";
 import { circuit, circuitFigures, who } from "./one-task";
 
 let edits: Edit[];
@@ -32,6 +33,59 @@ it("says how many work at a time, and how far from the most that the room allows
     "Each pupil works in 63 % of the rounds. At most 75 % is possible in this room. Time enough to drink on the way.",
   );
   expect(screen.getByText("5:30")).toBeInTheDocument();
+});
+
+const LAID = "POST /api/lessons/l1/laid";
+
+const laid = (more: object) => ({
+  [LAID]: {
+    lesson: { circuits: [{ ...circuit, places: [] }] },
+    better: false,
+    share: 0.63,
+    most: 0.63,
+    ...more,
+  },
+});
+
+const onPage = (changed: Circuit[]) =>
+  show(
+    <LessonOnPage value={{ id: "l1", lesson: { blocks: [] } as unknown as Lesson, totalSec: 1200, movingShare: 0.4 }}>
+      <CircuitHead
+        circuit={circuit}
+        plan={circuitFigures}
+        who={who}
+        must={() => undefined}
+        readOnly={false}
+        onChange={(next) => changed.push(next)}
+        onEdit={() => undefined}
+      />
+    </LessonOnPage>,
+  );
+
+it("has it proven that the stations lie as well as they can, and asks no more then", async () => {
+  const heard = serve(laid({}));
+  onPage([]);
+  press("Look for a better layout");
+  expect(await screen.findByText(/Proven: however these stations lie/)).toBeInTheDocument();
+  expect(screen.queryByText(/At most 75 %/)).toBeNull();
+  expect(screen.queryByRole("button", { name: "Look for a better layout" })).toBeNull();
+  expect(sentTo(heard, LAID)).toMatchObject([{ circuitId: "c1" }]);
+});
+
+it("puts the stations where they lie better, and says so; where none was found in the time, what is possible", async () => {
+  const changed: Circuit[] = [];
+  const places = [{ stationId: "b1", xM: 1, yM: 0, alongM: 2, acrossM: 2 }];
+  serve(laid({ better: true, share: 0.7, most: 0.7, lesson: { circuits: [{ ...circuit, places }] } }));
+  const { unmount } = onPage(changed);
+  press("Look for a better layout");
+  expect(await screen.findByText(/each works in 70 % of the rounds now/)).toBeInTheDocument();
+  expect(changed).toMatchObject([{ id: "c1", places }]);
+  unmount();
+  vi.unstubAllGlobals();
+  serve(laid({ most: 0.71 }));
+  onPage([]);
+  press("Look for a better layout");
+  expect(await screen.findByText(/No better layout found in the time; at most 71 %/)).toBeInTheDocument();
 });
 
 it("says that more is not possible where it is the most", () => {

@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Unlink, Users } from "lucide-react";
+import { ArrowDown, ArrowUp, LayoutGrid, Unlink, Users } from "lucide-react";
 import { useState } from "react";
 import type { Circuit, CircuitPlan, Edit, LessonView } from "../../api/types";
 import { NumberField } from "../../ui/fields";
@@ -6,6 +6,7 @@ import { Term } from "../../ui/term";
 import { clock, percent } from "../../words";
 import { texts } from "../../words/texts";
 import { CircuitGroups } from "./circuit-groups";
+import { useLayBetter } from "./lay-better";
 
 const t = texts("plan");
 
@@ -41,6 +42,8 @@ export function CircuitHead({
   onDown?: () => void;
 }) {
   const [grouping, setGrouping] = useState(false);
+  const better = useLayBetter(circuit, (laid) => onChange(laid, `lay better ${Date.now()}`));
+  const best = plan && plan.share >= plan.most - 1e-9;
   const n = circuit.stationIds.length;
   const sizes = plan?.groups.map((g) => g.names.length) ?? [];
   return (
@@ -69,8 +72,8 @@ export function CircuitHead({
         <p className="mt-1 text-[0.95rem] text-soft">
           {t("circuit.about", { groups: n, sizes: spread(sizes) })}{" "}
           {t("circuit.working", { share: percent(plan.share) })}{" "}
-          {plan.share >= plan.most - 1e-9 ? t("circuit.best") : t("circuit.atMost", { share: percent(plan.most) })}{" "}
-          {plan.timeToDrink && t("circuit.drink")}
+          {best ? t("circuit.best") : !better.proven && t("circuit.atMost", { share: percent(plan.most) })}{" "}
+          {plan.timeToDrink && t("circuit.drink")} <span role="status">{better.said}</span>
         </p>
       )}
       {!readOnly && (
@@ -78,6 +81,11 @@ export function CircuitHead({
           <button type="button" className="btn btn-small" onClick={() => setGrouping(true)}>
             <Users size={16} aria-hidden /> {t("circuit.groups")}
           </button>
+          {plan && !best && !better.proven && better.press && (
+            <button type="button" className="btn btn-small" onClick={better.press} disabled={better.looking}>
+              <LayoutGrid size={16} aria-hidden /> {t("circuit.lookFurther")}
+            </button>
+          )}
           {circuit.places.length > 0 && (
             <button
               type="button"

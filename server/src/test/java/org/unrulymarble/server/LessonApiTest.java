@@ -1,6 +1,7 @@
 package org.unrulymarble.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Objects;
@@ -83,6 +84,31 @@ class LessonApiTest {
                         .body()
                         .at("/circuits/0/groups")
                         .toString());
+    }
+
+    @Test
+    void stations_are_laid_as_well_as_can_be_and_that_is_proven() {
+        String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
+        JsonNode lesson = api.get(sail).body().get("lesson");
+        String ids = lesson.get("blocks")
+                .valueStream()
+                .skip(1)
+                .limit(3)
+                .map(b -> b.get("id").toString())
+                .collect(java.util.stream.Collectors.joining(","));
+        JsonNode put = edited(sail, lesson, "{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[%s]}".formatted(ids))
+                .body();
+        String ask = "{\"lesson\":%s,\"circuitId\":\"%s\"}";
+
+        JsonNode laid = api.post(sail + "/laid", ask.formatted(put, "c")).body();
+
+        assertThat(laid.get("share").doubleValue())
+                .isPositive()
+                .isCloseTo(laid.get("most").doubleValue(), within(1e-6));
+        assertThat(laid.get("better").booleanValue())
+                .isEqualTo(!laid.at("/lesson/circuits/0/places").isEmpty());
+        assertThat(api.post(sail + "/laid", ask.formatted(put, "no such")).badFields())
+                .containsExactly("circuitId");
     }
 
     private Api.Answer edited(String path, JsonNode lesson, String edit) {
@@ -304,6 +330,7 @@ class LessonApiTest {
                 "POST /api/lessons/{lesson}/proposed",
                 "POST /api/lessons/{lesson}/rehearsed",
                 "POST /api/lessons/{lesson}/instead",
+                "POST /api/lessons/{lesson}/laid",
                 "POST /api/lessons/{lesson}/copies",
                 "POST /api/lessons/{lesson}/shifted",
                 "POST /api/lessons/{lesson}/back",
@@ -331,18 +358,22 @@ class LessonApiTest {
                         : path.endsWith("/edited")
                                 ? "{\"lesson\":%s,\"edits\":[{\"type\":\"REMOVE\",\"blockId\":\"b1\"}]}"
                                         .formatted(plan())
-                                : path.endsWith("/instead")
-                                        ? "{\"lesson\":%s,\"blockId\":\"b1\"}".formatted(plan())
-                                        : path.endsWith("/proposed") || path.endsWith("/rehearsed")
-                                                ? "{\"lesson\":%s%s}"
-                                                        .formatted(
-                                                                plan(),
-                                                                path.endsWith("/proposed") ? ",\"wanted\":{}" : "")
-                                                : path.endsWith("/shifted")
-                                                        ? "{\"days\":7}"
-                                                        : path.contains("/classes/")
-                                                                ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
-                                                                : lesson();
+                                : path.endsWith("/laid")
+                                        ? "{\"lesson\":%s,\"circuitId\":\"c\"}".formatted(plan())
+                                        : path.endsWith("/instead")
+                                                ? "{\"lesson\":%s,\"blockId\":\"b1\"}".formatted(plan())
+                                                : path.endsWith("/proposed") || path.endsWith("/rehearsed")
+                                                        ? "{\"lesson\":%s%s}"
+                                                                .formatted(
+                                                                        plan(),
+                                                                        path.endsWith("/proposed")
+                                                                                ? ",\"wanted\":{}"
+                                                                                : "")
+                                                        : path.endsWith("/shifted")
+                                                                ? "{\"days\":7}"
+                                                                : path.contains("/classes/")
+                                                                        ? "{\"version\":0,\"name\":\"Mine\",\"pupils\":[]}"
+                                                                        : lesson();
 
         Api.Answer answer = api.send(HttpMethod.valueOf(route.substring(0, route.indexOf(' '))), path, body);
 

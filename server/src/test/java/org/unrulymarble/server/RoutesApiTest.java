@@ -171,6 +171,10 @@ class RoutesApiTest {
                 "{\"lesson\":%s,\"wanted\":{}}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
         bodies.put(
+                "POST /api/lessons/{id}/laid",
+                "{\"lesson\":%s,\"circuitId\":\"x\"}"
+                        .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));
+        bodies.put(
                 "POST /api/lessons/{id}/rehearsed",
                 "{\"lesson\":%s}"
                         .formatted(api.get("/api/lessons/" + lessonId).body().get("lesson")));

@@ -162,6 +162,26 @@ public record SideBySide(List<Station> stations, double share, double most) {
         return found;
     }
 
+    /** Laid out anew, and bettered where a solver finds more; where it proves that there is no more, {@link #proven} says so. */
+    public static SideBySide proven(SideBySideAsk ask, LayoutProver prover) {
+        List<StationAsk> free = ask.stations().stream()
+                .map(s -> new StationAsk(
+                        s.footprint(),
+                        s.crews(),
+                        s.parts(),
+                        s.rounds(),
+                        s.mostSpots(),
+                        s.markM(),
+                        s.windowsHurt(),
+                        null))
+                .toList();
+        return new SideBySideSearch(new SideBySideAsk(ask.place(), free, ask.freeM())).proven(prover);
+    }
+
+    SideBySide within(double otherMost) {
+        return new SideBySide(stations, share, otherMost);
+    }
+
     /** Whether nothing better can be. */
     public boolean proven() {
         return share >= most - 1e-9;

@@ -22,6 +22,7 @@ import org.unrulymarble.core.plan.Gather;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.StationLayout;
 import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Alternative;
 import org.unrulymarble.core.plan.findings.Finding;
@@ -218,6 +219,22 @@ class LessonController {
     @PostMapping("/{id}/rehearsed")
     Rehearsal rehearsed(@PathVariable UUID id, @RequestBody Rehearsed asked) {
         return proposals.rehearse(id, asked.lesson());
+    }
+
+    /** @param lesson as it stands on the page, saved or not */
+    record LaidAsked(Lesson lesson, String circuitId) {
+        LaidAsked {
+            new Checks()
+                    .required("lesson", lesson)
+                    .text("circuitId", circuitId, 60)
+                    .done();
+        }
+    }
+
+    /** A circuit's stations where they lie best, or the proof that they do already; nothing is saved. */
+    @PostMapping("/{id}/laid")
+    StationLayout laid(@PathVariable UUID id, @RequestBody LaidAsked asked) {
+        return proposals.lay(id, asked.lesson(), asked.circuitId());
     }
 
     @DeleteMapping("/{id}")

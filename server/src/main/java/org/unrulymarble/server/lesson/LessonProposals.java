@@ -4,7 +4,9 @@ import java.util.UUID;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import org.springframework.stereotype.Service;
+import org.unrulymarble.core.place.LayoutProver;
 import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.StationLayout;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.propose.Proposer;
 import org.unrulymarble.core.rehearse.Rehearsal;
@@ -18,14 +20,16 @@ public class LessonProposals {
     private final LessonService lessons;
     private final Proposer proposer;
     private final LongWork longWork;
+    private final LayoutProver layouts;
 
     /** A first answer is wanted in half a second: it does not wait for long work. */
     private final ExecutorService first = QuietThread.named("proposals-first");
 
-    LessonProposals(LessonService lessons, Proposer proposer, LongWork longWork) {
+    LessonProposals(LessonService lessons, Proposer proposer, LongWork longWork, LayoutProver layouts) {
         this.lessons = lessons;
         this.proposer = proposer;
         this.longWork = longWork;
+        this.layouts = layouts;
     }
 
     /**
@@ -54,5 +58,11 @@ public class LessonProposals {
     Rehearsal rehearse(UUID id, Lesson lesson) {
         LessonService.ForProposal from = lessons.forProposal(id);
         return longWork.await(() -> Rehearsal.of(Rehearsal.RehearsalAsk.usual(lesson, from.setting())));
+    }
+
+    /** @param lesson as it stands on the page, saved or not */
+    StationLayout lay(UUID id, Lesson lesson, String circuitId) {
+        LessonService.ForProposal from = lessons.forProposal(id);
+        return longWork.await(() -> StationLayout.of(lesson, from.setting(), circuitId, layouts));
     }
 }

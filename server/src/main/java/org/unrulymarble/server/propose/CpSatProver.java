@@ -1,59 +1,33 @@
 package org.unrulymarble.server.propose;
 
-import com.google.ortools.Loader;
 import com.google.ortools.sat.CpSolver;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.unrulymarble.core.propose.ProposeAsk;
 import org.unrulymarble.core.propose.ProposeAsk.Pick;
 import org.unrulymarble.core.propose.Proposer;
 
-/** Proves by a constraint solver, for a bounded time. Where its library cannot be loaded a proposal stands without proof. */
+/** Proves by a constraint solver, for a bounded time. */
 @Component
 class CpSatProver implements Proposer.Prover {
-
-    private static final Logger LOG = LoggerFactory.getLogger(CpSatProver.class);
 
     /** Of more than so many ways to choose from the solver proves nothing in its time. */
     private static final int MOST_WAYS = 1_200;
 
     private final double mostSec;
 
-    /** Loading takes a second or more, so it is done once the server is up; whoever asks before waits for it. */
-    private final CompletableFuture<Boolean> loaded = new CompletableFuture<>();
+    private final SolverLibrary library;
 
-    CpSatProver(@Value("${marble.propose-sec:1.9}") double mostSec) {
+    CpSatProver(SolverLibrary library, @Value("${marble.propose-sec:1.9}") double mostSec) {
+        this.library = library;
         this.mostSec = mostSec;
-    }
-
-    @EventListener(ApplicationReadyEvent.class)
-    void load() {
-        Thread loading = new Thread(this::loadNow, "solver-load");
-        loading.setDaemon(true);
-        loading.setPriority(Thread.MIN_PRIORITY);
-        loading.start();
-    }
-
-    private void loadNow() {
-        try {
-            Loader.loadNativeLibraries();
-            loaded.complete(true);
-        } catch (RuntimeException | LinkageError e) {
-            LOG.warn("The solver cannot be loaded here; lessons are proposed without proof: {}", e.toString());
-            loaded.complete(false);
-        }
     }
 
     @Override
     public Proposer.Proof prove(ProposeAsk ask, List<Pick> hint) {
-        if (!loaded.join()) return Proposer.Proof.NONE;
+        if (!library.loaded()) return Proposer.Proof.NONE;
         Double linear = LinearBound.of(ask, List.of());
         int ways = ask.candidates().stream().mapToInt(c -> c.options().size()).sum();
         if (ways > MOST_WAYS && !hint.isEmpty()) return new Proposer.Proof(false, List.of(), linear);
@@ -77,7 +51,7 @@ class CpSatProver implements Proposer.Prover {
 
     @Override
     public @Nullable Double bound(ProposeAsk ask, List<Proposer.Row> rows) {
-        return loaded.join() ? LinearBound.of(ask, rows) : null;
+        return library.loaded() ? LinearBound.of(ask, rows) : null;
     }
 
     private static Double least(Double linear, double solved) {

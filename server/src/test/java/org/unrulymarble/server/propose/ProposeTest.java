@@ -25,12 +25,13 @@ import tools.jackson.databind.json.JsonMapper;
 class ProposeTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final CpSatProver PROVER = new CpSatProver(1.9);
+    private static final SolverLibrary LIBRARY = new SolverLibrary();
+    private static final CpSatProver PROVER = new CpSatProver(LIBRARY, 1.9);
     private static final Proposer PROPOSER = new Proposer(PROVER);
 
     @BeforeAll
     static void load() {
-        PROVER.load();
+        LIBRARY.load();
     }
 
     static Stream<JsonNode> cases() throws IOException {

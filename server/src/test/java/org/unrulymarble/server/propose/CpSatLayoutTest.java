@@ -1,0 +1,123 @@
+package org.unrulymarble.server.propose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.LayoutProver;
+import org.unrulymarble.core.place.Place;
+import org.unrulymarble.core.place.SideBySide;
+import org.unrulymarble.core.place.Space;
+import org.unrulymarble.core.place.Surface;
+import org.unrulymarble.core.place.Wall;
+
+/** Stations laid out with the solver's help. */
+class CpSatLayoutTest {
+
+    private static final SolverLibrary LIBRARY = new SolverLibrary();
+    private static final CpSatLayout SOLVER = new CpSatLayout(LIBRARY, 2.5);
+    private static final int ROOMS = 40;
+
+    @BeforeAll
+    static void load() {
+        LIBRARY.load();
+    }
+
+    @Test
+    void proves_what_the_search_left_open_and_finds_as_much_by_itself() {
+        Random random = new Random(5);
+        List<Double> found = new ArrayList<>();
+        // What is asked for is a little less than is known, so that the solver has to find it.
+        LayoutProver fromLess = (stations, above) -> {
+            LayoutProver.Proof proof = SOLVER.better(stations, above - 0.01);
+            found.add(proof.put().stream()
+                            .mapToDouble(p -> stations.get(proof.put().indexOf(p))
+                                    .options()
+                                    .get(p.option())
+                                    .worth())
+                            .sum()
+                    / stations.size());
+            return SOLVER.better(stations, above);
+        };
+        int open = 0;
+        for (int room = 0; room < ROOMS; room++) {
+            SideBySide.SideBySideAsk ask = ask(random);
+            SideBySide searched = SideBySide.of(ask);
+            SideBySide solved = SideBySide.proven(ask, fromLess);
+            assertThat(solved.share()).isGreaterThanOrEqualTo(searched.share() - 1e-9);
+            assertThat(solved.most()).isBetween(solved.share() - 1e-9, searched.most() + 1e-9);
+            legal(ask, solved);
+            if (searched.proven()) continue;
+            if (searched.stations().stream().allMatch(SideBySide.Station::fits))
+                assertThat(found.get(open)).as("room %d", room).isGreaterThanOrEqualTo(searched.share() - 1e-9);
+            assertThat(solved.proven()).as("room %d", room).isTrue();
+            open++;
+        }
+        assertThat(open).as("rooms that the search alone leaves open").isGreaterThan(4);
+    }
+
+    @Test
+    void a_solver_that_says_what_cannot_be_is_not_believed() {
+        Random random = new Random(5);
+        LayoutProver allInOneCorner = (stations, above) -> new LayoutProver.Proof(
+                stations.stream().map(s -> new LayoutProver.Put(0, 0, 0)).toList(), null);
+        for (int room = 0; room < ROOMS; room++) {
+            SideBySide.SideBySideAsk ask = ask(random);
+            assertThat(SideBySide.proven(ask, allInOneCorner).share())
+                    .isEqualTo(SideBySide.of(ask).share());
+        }
+    }
+
+    private static SideBySide.SideBySideAsk ask(Random random) {
+        Space space = new Space(
+                4 + 5 * random.nextDouble(),
+                2 + 3 * random.nextDouble(),
+                null,
+                random.nextBoolean() ? new Wall(4.0, 2.0) : null);
+        List<SideBySide.StationAsk> stations = new ArrayList<>();
+        for (int s = 0; s < 3; s++) {
+            boolean wall = space.wall() != null && s == 0;
+            stations.add(new SideBySide.StationAsk(
+                    new Footprint(
+                            1 + random.nextDouble(),
+                            0.7 + 0.5 * random.nextDouble(),
+                            random.nextInt(5) / 10.0,
+                            0.0,
+                            wall,
+                            wall || random.nextBoolean(),
+                            null),
+                    4 + random.nextInt(4),
+                    1,
+                    4,
+                    null,
+                    null,
+                    false,
+                    null));
+        }
+        return new SideBySide.SideBySideAsk(
+                new Place(space, Surface.WOOD, Place.Wet.NEVER, false, false, false, false, false, false, List.of()),
+                stations,
+                1);
+    }
+
+    private static void legal(SideBySide.SideBySideAsk ask, SideBySide laid) {
+        Space room = ask.place().size();
+        for (int i = 0; i < laid.stations().size(); i++) {
+            SideBySide.Station a = laid.stations().get(i);
+            if (!a.fits()) continue;
+            assertThat(a.xM() + a.alongM()).isLessThanOrEqualTo(room.lengthM() + 1e-6);
+            assertThat(a.yM() + a.acrossM()).isLessThanOrEqualTo(room.widthM() + 1e-6);
+            for (int j = i + 1; j < laid.stations().size(); j++) {
+                SideBySide.Station b = laid.stations().get(j);
+                if (!b.fits()) continue;
+                double apartX = Math.max(b.xM() - a.xM() - a.alongM(), a.xM() - b.xM() - b.alongM());
+                double apartY = Math.max(b.yM() - a.yM() - a.acrossM(), a.yM() - b.yM() - b.acrossM());
+                assertThat(Math.max(apartX, apartY)).isGreaterThanOrEqualTo(SideBySide.LEAST_GAP_M - 1e-6);
+            }
+        }
+    }
+}
