@@ -203,13 +203,9 @@ function DiskWarning() {
   if (!room?.low) return null;
   return (
     <p role="status" className="border-l-8 border-alert bg-tint px-4 py-2 sm:px-7 print:hidden">
-      <strong className="text-alert">
-        {room.full ? "No room left on the server’s disk." : "The server’s disk is nearly full."}
-      </strong>{" "}
+      <strong className="text-alert">{room.full ? t("app.noRoomLeftOnThe") : t("app.theServerSDiskIs")}</strong>{" "}
       {t("app.mbAreFree", { freeMb: room.freeMb })}{" "}
-      {room.full
-        ? "Nothing can be saved until somebody removes something from it; reading goes on."
-        : "Somebody should remove something from it soon."}
+      {room.full ? t("app.nothingCanBeSavedUntil") : t("app.somebodyShouldRemoveSomethingFrom")}
     </p>
   );
 }

@@ -1,6 +1,5 @@
 import { useChosenClass } from "./chosen-class";
 import { Choice } from "./ui/choice";
-import { count } from "./words";
 import { texts } from "./words/texts";
 
 const t = texts("ui");
@@ -14,7 +13,10 @@ export function ClassPicker() {
       label={t("classPicker.class")}
       className="btn btn-small"
       value={chosen.id}
-      options={all.map((c) => ({ value: c.id, text: `${c.name} · ${count(c.pupils.length, "pupil", "pupils")}` }))}
+      options={all.map((c) => ({
+        value: c.id,
+        text: `${c.name} · ${t("classPicker.text", { count: c.pupils.length })}`,
+      }))}
       onChange={choose}
     />
   );

@@ -1,3 +1,7 @@
+import { texts } from "./words/texts";
+
+const t = texts("ui");
+
 /** Lengths as people say them: metric, or feet and inches. Everything is kept in metres; this only writes and reads. */
 export type Units = "metric" | "feet";
 
@@ -21,7 +25,7 @@ export function length(m: number, units: Units): string {
   const rest = inches - feet * 12;
   const sign = m < 0 && inches > 0 ? "-" : "";
   if (feet === 0) return `${sign}${halves(rest)} in`;
-  return rest === 0 ? `${sign}${feet} ft` : `${sign}${feet} ft ${halves(rest)} in`;
+  return rest === 0 ? `${sign}${feet} ft` : t("lengths.ftIn", { sign, feet, halves: halves(rest) });
 }
 
 /** Small lengths: 24 -> "24 cm" or "9½ in" */
@@ -41,7 +45,7 @@ export function written(m: number, units: Units): string {
       ? `${rest} in`
       : rest === 0
         ? `${feet} ft`
-        : `${feet} ft ${rest} in`;
+        : t("lengths.ftIn2", { feet, rest });
 }
 
 /** Reads "2.43", "2,43 m", "7 ft 11 in", "7' 11\"", "94 in"; a bare number is metres, or feet. Null if it is no length. */

@@ -69,10 +69,6 @@ export function percent(share: number): string {
   return `${Math.round(share * 100)} %`;
 }
 
-export function count(n: number, one: string, many: string): string {
-  return `${n} ${n === 1 ? one : many}`;
-}
-
 /** "2026-12-01" -> "Tue 1 Dec" */
 export function day(iso: string): string {
   return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short" }).format(

@@ -1,5 +1,6 @@
 import createClient, { type MaybeOptionalInit } from "openapi-fetch";
 import type { PathsWithMethod, RequiredKeysOf } from "openapi-typescript-helpers";
+import { texts } from "../words/texts";
 import type { paths } from "./schema";
 
 /** What went wrong with a request, in words that can be shown; `errors` names bad fields. */
@@ -26,7 +27,9 @@ export type FieldError = { field: string; rule: string; must: string };
 /** Something wrong with a file that was sent. */
 export type FileTrouble = { line: number; ladder: string; field: string; rule: string; must: string };
 
-const offline = "The server does not answer. What you did is still on this screen.";
+const t = texts("ui");
+
+const offline = t("client.offline");
 
 type Method = "get" | "post" | "put" | "delete";
 
@@ -76,13 +79,13 @@ export async function api<M extends Method, P extends Path<M>>(
     told = await client.request(method, path as never, { ...init, headers: { "X-XSRF-TOKEN": token() } } as never);
   } catch (e) {
     if (signal?.aborted) throw e;
-    throw new Problem(0, "No connection", offline);
+    throw new Problem(0, t("client.noConnection"), offline);
   }
   if (told.response.ok) return told.data as Answer<M, P>;
   const doc = (told.error && typeof told.error === "object" ? told.error : {}) as Partial<Problem>;
   throw new Problem(
     told.response.status,
-    doc.title ?? "Something went wrong",
+    doc.title ?? t("client.wentWrong"),
     doc.detail ?? offline,
     doc.errors ?? [],
     doc.currentVersion,

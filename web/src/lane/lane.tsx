@@ -24,6 +24,40 @@ const TOP = 26;
 const STEP = 17;
 const THICK = 14;
 
+/** 0, step, 2 step … up to the last that is not above. */
+const every = (step: number, last: number) => Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
+
+function Tick({ min, x, top, baseY }: { min: number; x: number; top: number; baseY: number }) {
+  return (
+    <g>
+      <line x1={x} x2={x} y1={top} y2={baseY} stroke="var(--line)" strokeWidth="1" />
+      <text
+        x={x}
+        y={baseY + 17}
+        textAnchor={min === 0 ? "start" : "middle"}
+        fontSize="12.500"
+        fill="var(--label)"
+        className="clock"
+      >
+        {min}
+      </text>
+    </g>
+  );
+}
+
+function Bell({ x, top, baseY }: { x: number; top: number; baseY: number }) {
+  return (
+    <g aria-hidden>
+      <line x1={x} x2={x} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />
+      <path d={`M${x - 6} ${top - 10}a6 7 0 0 1 12 0v3h-12z`} fill="var(--axis)" />
+      <circle cx={x} cy={top - 5} r="2" fill="var(--axis)" />
+    </g>
+  );
+}
+
+const summed = (length: number, totalSec: number, bellSec: number) =>
+  t("lane.blocksEndsAtBellAt", { length, totalSec: clock(totalSec), bellSec: clock(bellSec) });
+
 /** The lesson to scale: time across, effort upwards, nicks for sets, dots for changes, the bell, red hatching past it. */
 export function Lane({
   blocks,
@@ -55,11 +89,17 @@ export function Lane({
   const x = (sec: number) => left + (Math.max(0, width - left - right) * sec) / endSec;
   const y = (effort: number) => top + (5 - effort) * (labels ? STEP : 9) + THICK / 2;
   const tickMin = [1, 2, 5, 10, 20, 30].find((m) => x(m * 60) - x(0) >= 46) ?? 60;
-  const ticks = Array.from({ length: Math.floor(endSec / 60 / tickMin) + 1 }, (_, i) => i * tickMin);
-  const summary = `${blocks.length} blocks, ends at ${clock(totalSec)}, bell at ${clock(bellSec)}`;
+  const ticks = every(tickMin, endSec / 60);
+  const summary = summed(blocks.length, totalSec, bellSec);
   return (
     <div ref={ref} className="w-full">
-      <svg width={width} height={height} role="img" aria-label={`Lane of the lesson: ${summary}`} className="block">
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={t("lane.laneOfTheLesson", { summary })}
+        className="block"
+      >
         <title>{summary}</title>
         <defs>
           <pattern id="past-bell" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -67,19 +107,7 @@ export function Lane({
           </pattern>
         </defs>
         {ticks.map((m) => (
-          <g key={m}>
-            <line x1={x(m * 60)} x2={x(m * 60)} y1={top} y2={baseY} stroke="var(--line)" strokeWidth="1" />
-            <text
-              x={x(m * 60)}
-              y={baseY + 17}
-              textAnchor={m === 0 ? "start" : "middle"}
-              fontSize="12.500"
-              fill="var(--label)"
-              className="clock"
-            >
-              {m}
-            </text>
-          </g>
+          <Tick key={m} min={m} x={x(m * 60)} top={top} baseY={baseY} />
         ))}
         {totalSec > bellSec && (
           <rect
@@ -96,11 +124,7 @@ export function Lane({
             {t("lane.effort")}
           </text>
         )}
-        <g aria-hidden>
-          <line x1={x(bellSec)} x2={x(bellSec)} y1={top - 14} y2={baseY + 4} stroke="var(--axis)" strokeWidth="4" />
-          <path d={`M${x(bellSec) - 6} ${top - 10}a6 7 0 0 1 12 0v3h-12z`} fill="var(--axis)" />
-          <circle cx={x(bellSec)} cy={top - 5} r="2" fill="var(--axis)" />
-        </g>
+        <Bell x={x(bellSec)} top={top} baseY={baseY} />
         {blocks.slice(1).map((b, i) => {
           const from = b.beside && b.beside.number > 0 ? undefined : blocks[i];
           return (

@@ -2,9 +2,10 @@ import { useRef, useState } from "react";
 import type { Course } from "../api/types";
 import { useWidth } from "../ui/use-width";
 import { metres } from "../words";
-import { texts } from "../words/texts";
+import saidRun from "../words/run.json";
+import { textsOf } from "../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 const STEP_M = 0.1;
 const FAR_STEP_M = 0.5;

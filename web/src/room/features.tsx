@@ -1,4 +1,7 @@
 import type { LessonView } from "../api/types";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 export const hasWindow = (place: LessonView["place"]) => place.features.some((f) => f.kind === "WINDOW");
 
@@ -7,10 +10,10 @@ type Feature = LessonView["place"]["features"][number];
 export const featureWord: Record<Feature["kind"], string> = {
   WINDOW: "window",
   DOOR: "door",
-  WAY_OUT: "way out",
+  WAY_OUT: t("features.wayOut"),
   STAIRS: "stairs",
   BREAKABLE: "breaks",
-  OBSTACLE: "in the way",
+  OBSTACLE: t("features.inTheWay"),
 };
 
 /** As the planning values have it unless a school says otherwise: only for the drawing. */

@@ -44,7 +44,7 @@ export function Room({
           width={w + 8}
           height={h + 8}
           role="img"
-          aria-label={`${name}, ${metres(space.lengthM)} by ${metres(space.widthM)}. ${sentence}`}
+          aria-label={say("room.by", { name, lengthM: metres(space.lengthM), widthM: metres(space.widthM), sentence })}
           className="block"
         >
           <rect x="4" y="4" width={w} height={h} fill="var(--color-tint)" stroke="var(--color-ink)" strokeWidth="3" />
@@ -57,7 +57,7 @@ export function Room({
           <Features place={place} scale={scale} />
           {block?.mark && (
             <text x={4 + w - 8} y={30} textAnchor="end" fontSize="13" fontWeight="700" fill={familyColour[family]}>
-              {`band ${metres(block.mark.lowM)} – ${metres(block.mark.highM)}`}
+              {say("room.band", { lowM: metres(block.mark.lowM), highM: metres(block.mark.highM) })}
             </text>
           )}
           {plan?.spots?.placed.map((p, n) => {

@@ -40,10 +40,16 @@ export function Spot({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
   });
   const w = alongM * scale + 80;
   const h = top + acrossM * scale + 30;
+  const where = needsWall ? "wall" : ladder.footprint.oneRow ? "row" : "floor";
   const said = [
-    needsWall ? "At a wall." : ladder.footprint.oneRow ? "Side by side in one row." : "Anywhere on the floor.",
-    `One spot takes ${metres(lengthM)} by ${metres(widthM)}, ${metres(gapM)} to the next, ${metres(edgeM)} to the edge.`,
-    stand !== null ? `${needsWall ? "The line is" : "The distance is"} ${metres(stand)}.` : "",
+    t(`spot.${where}`),
+    t("spot.takes", {
+      length: metres(lengthM),
+      width: metres(widthM),
+      gap: metres(gapM),
+      edge: metres(edgeM),
+    }),
+    stand !== null ? t(needsWall ? "spot.line" : "spot.distance", { stand: metres(stand) }) : "",
   ].join(" ");
   return (
     <figure>

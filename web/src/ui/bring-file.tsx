@@ -3,7 +3,6 @@ import { type ReactNode, useRef, useState } from "react";
 import { v4 as newId } from "uuid";
 import { Problem } from "../api/client";
 import type { Far } from "../api/types";
-import { count } from "../words";
 import { texts } from "../words/texts";
 
 const t = texts("ui");
@@ -57,7 +56,7 @@ export function BringFile<B extends Brought>({
       if (answer.kept) onKept();
     } catch (e) {
       setWould(undefined);
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not read", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("bringFile.notRead"), String(e)));
     } finally {
       setGoing((now) => (now === key ? undefined : now));
     }
@@ -94,7 +93,7 @@ export function BringFile<B extends Brought>({
               {t("bringFile.ofBroughtIn", { done: gone.data.done, all: gone.data.all })}
             </>
           ) : (
-            "Reading the file"
+            t("bringFile.readingTheFile")
           )}
         </p>
       )}
@@ -109,7 +108,7 @@ export function BringFile<B extends Brought>({
           {would.bad.length > 0 && (
             <>
               <p className="mt-2 font-semibold text-alert">
-                {t("bringFile.wrongNothingIsBrought", { count: count(would.badInAll, "cell is", "cells are") })}
+                {t("bringFile.wrongNothingIsBrought", { count: would.badInAll })}
               </p>
               <table className="mt-1 w-full text-[0.95rem]">
                 <tbody>

@@ -28,7 +28,7 @@ export function Soon({ problem }: { problem: Problem }) {
 
 /** Says what happened and what to do. */
 export function Failed({ error, again }: { error: unknown; again?: () => void }) {
-  const problem = error instanceof Problem ? error : new Problem(0, "Something went wrong", String(error));
+  const problem = error instanceof Problem ? error : new Problem(0, t("states.somethingWentWrong"), String(error));
   return (
     <div role="alert" className="m-6 max-w-xl border-l-4 border-alert bg-tint p-5">
       <h2 className="flex items-center gap-2 text-alert">

@@ -1,5 +1,8 @@
 import { useCallback, useState } from "react";
 import { Problem } from "../api/client";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 /** Single changes of a list that is edited in place: each is saved at once and can be undone, the last one first. */
 export function useUndo(refresh: () => Promise<unknown>) {
@@ -15,7 +18,7 @@ export function useUndo(refresh: () => Promise<unknown>) {
         setProblem(undefined);
         return true;
       } catch (error) {
-        setProblem(error instanceof Problem ? error : new Problem(0, "Not saved", String(error)));
+        setProblem(error instanceof Problem ? error : new Problem(0, t("useUndo.notSaved"), String(error)));
         return false;
       } finally {
         await refresh();

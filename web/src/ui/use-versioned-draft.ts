@@ -1,5 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { Problem } from "../api/client";
+import { texts } from "../words/texts";
+
+const t = texts("ui");
 
 /** Typing into one field within this time is one step of undo. */
 const ONE_STEP_MS = 900;
@@ -39,7 +42,7 @@ function useSending<View extends { version: number }, Draft extends object>(
         }
       }
     } catch (error) {
-      setProblem(error instanceof Problem ? error : new Problem(0, "Not saved", String(error)));
+      setProblem(error instanceof Problem ? error : new Problem(0, t("useVersionedDraft.notSaved"), String(error)));
     } finally {
       sending.current = false;
       // What was changed while the refused one was on its way deserves its own answer.
@@ -63,7 +66,7 @@ function useSending<View extends { version: number }, Draft extends object>(
       version.current = view.version;
       return view;
     } catch (error) {
-      setProblem(error instanceof Problem ? error : new Problem(0, "Not there", String(error)));
+      setProblem(error instanceof Problem ? error : new Problem(0, t("useVersionedDraft.notThere"), String(error)));
       return undefined;
     }
   }, []);

@@ -1,21 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { keptOf } from "../api/queries";
 import type { KeptOf } from "../api/types";
-import { count } from "../words";
 import { texts } from "../words/texts";
 import { Failed, Loading } from "./states";
 
 const t = texts("ui");
 
-const things: Record<string, [string, string]> = {
-  rounds: ["round", "rounds"],
-  corrections: ["correction", "corrections"],
-  standings: ["word on a rung", "words on rungs"],
-  homeCards: ["card for home", "cards for home"],
-  remarks: ["thing said or seen", "things said or seen"],
-  runs: ["name on a run’s sheet", "names on runs’ sheets"],
-  notes: ["name in a lesson’s note", "names in lessons’ notes"],
-};
+/** Singular and plural of what is kept are in the file of texts. */
+const things = ["rounds", "corrections", "standings", "homeCards", "remarks", "runs", "notes"] as const;
 
 /** What of a pupil is kept, as a list: what would go, or has gone. */
 export function KeptList({ kept }: { kept: KeptOf["kept"] }) {
@@ -25,10 +17,15 @@ export function KeptList({ kept }: { kept: KeptOf["kept"] }) {
     <ul className="list-disc pl-5">
       <li>{t("whatGoes.theNameAndWhat")}</li>
       {there.map(([what, n]) => (
-        <li key={what}>{count(n, ...(things[what] ?? [what, what]))}</li>
+        <li key={what}>{said(what, n)}</li>
       ))}
     </ul>
   );
+}
+
+function said(what: string, n: number): string {
+  const known = things.find((thing) => thing === what);
+  return known ? t(`kept.${known}`, { n }) : `${n} ${what}`;
 }
 
 /** Asks what would go with a pupil. */

@@ -11,6 +11,42 @@ const pages = Object.entries(sources)
   .map(([file, source]) => ({ file, source }))
   .filter(({ file }) => !file.endsWith(".test.tsx"));
 
+/** Attributes and calls whose texts nobody reads: styles, addresses, names of steps that one undoes. */
+const UNREAD_ATTRIBUTE =
+  /^(className|style|d|viewBox|points|transform|to|href|sizes|type|role|rel|key|id|htmlFor|name|allow|accept|data-.*|aria-(labelledby|describedby|keyshortcuts)|stroke.*)$/;
+const UNREAD_CALL =
+  /(^|\.)(t|say|texts|textsOf|api|onEdit|onChange|onCircuits|edit|change\w*|set\w*|querySelector\w*|closest|matches|matchMedia|Error|fetch)$/;
+const STEP =
+  /^(move|remove|copy|lay better|lay out|apart|groups|kit|foot|role|fault|mark|spot|line|gone|pasted|other|one home|two homes|gate|stand|place|silence|rung|out|helpers|rest|proposed|routine|circuit|add|mend|space|pupil|lesson|ladder|page|result) ([…a-z]|$)/;
+const STYLE =
+  /(^|\s)(flex|grid|inline|block|relative|absolute|btn|clock|border|underline|rounded|sr-only|font-\S+|text-\S+|[mp][trblxy]?-\S+|bg-\S+|w-\S+|h-\S+|min-\S+|max-\S+|gap-\S+|fill-\S+|stroke-\S+|col-\S+)(\s|$)/;
+const NOT_SAID = /^[[.#*&(]|::|^button, a$|^form\[|translate\(|rotate\(|scale\(|calc\(|var\(|gradient|^M ?-?[…\d]/;
+
+/** Two words that follow each other. */
+const sentence = (text: string) =>
+  /[a-z]{2,}['’]?[,.:;)]? +[a-z(“]/i.test(text) && !STEP.test(text) && !STYLE.test(text) && !NOT_SAID.test(text);
+
+/** Sentences in code, wherever they stand: as a value, or put together with what is filled in. */
+function sentences(file: string, source: string): string[] {
+  const own: string[] = [];
+  const look = (node: ts.Node) => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node) || ts.isThrowStatement(node)) return;
+    if (ts.isJsxAttribute(node) && UNREAD_ATTRIBUTE.test(node.name.getText())) return;
+    const called = (ts.isCallExpression(node) || ts.isNewExpression(node)) && node.expression.getText();
+    let text = "";
+    if (ts.isTemplateExpression(node))
+      text = [node.head.text, ...node.templateSpans.map((s) => s.literal.text)].join("…");
+    else if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) text = node.text;
+    if (sentence(text)) own.push(`${file}: ${text}`);
+    ts.forEachChild(node, (child) => {
+      const literal = ts.isStringLiteralLike(child) || ts.isTemplateExpression(child);
+      if (!(called && UNREAD_CALL.test(called) && literal)) look(child);
+    });
+  };
+  look(ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX));
+  return own;
+}
+
 /** What a page says in words of its own. */
 function ownWords(file: string, source: string): string[] {
   const own: string[] = [];
@@ -37,6 +73,23 @@ it("finds words that a page says by itself", () => {
 it("no page says anything but what stands in a file of texts", () => {
   expect(pages.length).toBeGreaterThan(150);
   expect(pages.flatMap((p) => ownWords(p.file, p.source))).toEqual([]);
+});
+
+it("finds sentences that are put together in code", () => {
+  const page = [
+    "const said = open ? `Starts at step $",
+    "{n}.` : 'no step yet'; edit(`move $",
+    "{a} now`); const c = 'flex gap-2';",
+  ].join("");
+  expect(sentences("a.ts", page).map((w) => w.slice(6))).toEqual(["Starts at step ….", "no step yet"]);
+});
+
+it("no sentence is put together in code", () => {
+  const code = Object.entries({ ...sources, ...plain })
+    .map(([file, source]) => ({ file, source }))
+    .filter(({ file }) => !/\.test\.tsx?$|schema\.d|\/test-|one-task|player\/(code|player)\.ts$/.test(file));
+  expect(code.length).toBeGreaterThan(300);
+  expect(code.flatMap((p) => sentences(p.file, p.source))).toEqual([]);
 });
 
 const files = import.meta.glob<Record<string, Told>>(["./*.json", "!./glossary.json", "!./player.json"], {

@@ -5,17 +5,17 @@ import type catalogue from "./catalogue.json";
 import type findings from "./findings.json";
 import glossary from "./glossary.json";
 import help from "./help.json";
-import home from "./home.json";
+import type home from "./home.json";
 import type ladders from "./ladders.json";
 import type marks from "./marks.json";
 import plan from "./plan.json";
-import pupils from "./pupils.json";
+import type pupils from "./pupils.json";
 import type record from "./record.json";
-import run from "./run.json";
+import type run from "./run.json";
 import said from "./said.json";
-import school from "./school.json";
+import type school from "./school.json";
 import session from "./session.json";
-import store from "./store.json";
+import type store from "./store.json";
 import today from "./today.json";
 import type trust from "./trust.json";
 import ui from "./ui.json";
@@ -23,10 +23,15 @@ import type wall from "./wall.json";
 import type workings from "./workings.json";
 
 /** Texts of the screens, a file a view, in ICU's syntax as the core's (docs/formats.md). They ship with the pages; nothing is fetched. */
-const resources = { begin, glossary, help, home, plan, pupils, run, said, school, session, store, today, ui } as const;
+const resources = { begin, glossary, help, plan, said, session, today, ui } as const;
 
 /** Those that come with their own views, since the first view does not need them. */
 type Later = {
+  pupils: typeof pupils;
+  store: typeof store;
+  school: typeof school;
+  home: typeof home;
+  run: typeof run;
   catalogue: typeof catalogue;
   record: typeof record;
   workings: typeof workings;

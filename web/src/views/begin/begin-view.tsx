@@ -8,14 +8,15 @@ import { useChosenClass } from "../../chosen-class";
 import { localDay } from "../../local-day";
 import { NumberField } from "../../ui/fields";
 import { Failed, Loading } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { texts, textsOf } from "../../words/texts";
 import { emptyLesson, USUAL_MINUTES } from "../plan/make-lesson";
 import { nameless } from "../store/roster";
 import { WhereQuestion } from "./where-question";
 import { WhoQuestion } from "./who-question";
 
 const t = texts("begin");
-const store = texts("store");
+const store = textsOf("store", saidStore);
 
 const USUAL_PUPILS = 24;
 const MINUTES = [20, 30, 40, 45, 60];

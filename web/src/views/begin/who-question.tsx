@@ -1,11 +1,12 @@
 import { useState } from "react";
 import type { PupilDetails } from "../../api/types";
 import { NumberField } from "../../ui/fields";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { texts, textsOf } from "../../words/texts";
 import { ClassListReader } from "../store/class-list";
 
 const t = texts("begin");
-const store = texts("store");
+const store = textsOf("store", saidStore);
 
 /** How many pupils and what the class is called; their names where a list is at hand. */
 export function WhoQuestion({

@@ -63,7 +63,7 @@ export function Finder({
             {pupils.map((p) => (
               <Item
                 key={p.id}
-                value={`pupil ${p.id}`}
+                value={t("finder.pupil", { id: p.id })}
                 onSelect={() => {
                   choose(p.c.id);
                   go(`/pupils/${p.id}`);
@@ -75,21 +75,21 @@ export function Finder({
           </Part>
           <Part name={t("find.lessons", { name: chosen?.name ?? "" })} there={lines.length > 0}>
             {lines.map((l) => (
-              <Item key={l.id} value={`lesson ${l.id}`} onSelect={() => go(`/plan/${l.id}`)}>
+              <Item key={l.id} value={t("finder.lesson", { id: l.id })} onSelect={() => go(`/plan/${l.id}`)}>
                 {l.name} <span className="opacity-75">{day(l.onDay)}</span>
               </Item>
             ))}
           </Part>
           <Part name={t("find.ladders")} there={found.length > 0}>
             {found.map((l) => (
-              <Item key={l.id} value={`ladder ${l.id}`} onSelect={() => go(`/ladders/${l.id}`)}>
+              <Item key={l.id} value={t("finder.ladder", { id: l.id })} onSelect={() => go(`/ladders/${l.id}`)}>
                 <FamilyGlyph family={l.family} /> {l.name}
               </Item>
             ))}
           </Part>
           <Part name={t("find.pages")} there={shownPages.length > 0}>
             {shownPages.map(([path, name]) => (
-              <Item key={path} value={`page ${path}`} onSelect={() => go(path)}>
+              <Item key={path} value={t("finder.page", { path })} onSelect={() => go(path)}>
                 {name}
               </Item>
             ))}

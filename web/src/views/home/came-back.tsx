@@ -4,14 +4,15 @@ import { api } from "../../api/client";
 import { kit } from "../../api/queries";
 import type { CameBack, HomeHeard, HomeNumber, NotTaken, UnreadLine } from "../../api/types";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { ResultFiles } from "./result-files";
 import { Scan } from "./scan";
 import { sideWord } from "./side-word";
 import { Unread } from "./unread";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Codes are typed, pasted, photographed or read from files; each says whose it is before it is kept. */
 export function CameBackBox({ classId, came, unread }: { classId: string; came: CameBack[]; unread: UnreadLine[] }) {

@@ -3,10 +3,11 @@ import { api } from "../../api/client";
 import type { HomeCardLine } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { Failed } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Tasks that are not to be on one pupil's card; it is made anew without them, as long as nothing came back. */
 export function ChangeCard({ classId, card, name }: { classId: string; card: HomeCardLine; name: string }) {

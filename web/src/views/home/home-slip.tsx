@@ -1,9 +1,10 @@
 import type { HomeAsked, HomeCardLine } from "../../api/types";
 import { Choice } from "../../ui/choice";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import type { Slip } from "./slips";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 const LONGEST_M = 8;
 

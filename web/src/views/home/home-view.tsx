@@ -4,14 +4,15 @@ import { home } from "../../api/queries";
 import type { SchoolClass } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { CameBackBox } from "./came-back";
 import { MakeWeek } from "./make-week";
 import { Practised } from "./practised";
 import { Slips } from "./slips";
 import { WeekOfCards } from "./week";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** What goes home with a class, and what comes back. */
 export function HomeView() {

@@ -2,10 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import { homeByLink } from "../../api/queries";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Addresses for families; only where the school has one of its own on the internet. They are shown once. */
 export function Links({ classId, weekId }: { classId: string; weekId: string }) {

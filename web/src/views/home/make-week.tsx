@@ -8,10 +8,11 @@ import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { DayField } from "../../ui/day-field";
 import { Labelled, NumberField } from "../../ui/fields";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 const PROPOSED = "proposed";
 const EVERYONE = "everyone";
 

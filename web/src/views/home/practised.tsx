@@ -1,9 +1,10 @@
 import { Link } from "react-router";
 import type { HomeShare } from "../../api/types";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Who sent something back, quietly: names in the class's order and no ranking. */
 export function Practised({ practised }: { practised: HomeShare[] }) {

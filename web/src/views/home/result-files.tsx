@@ -1,7 +1,8 @@
 import { useRef, useState } from "react";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Saved result files: each has its return code in it. */
 export function ResultFiles({ onCodes }: { onCodes: (codes: string[]) => void }) {

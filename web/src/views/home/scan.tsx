@@ -1,8 +1,9 @@
 import jsQR from "jsqr";
 import { useEffect, useRef, useState } from "react";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 const LOOK_MS = 200;
 
 /** Reads return codes with this device's camera; the pictures never leave it. */

@@ -3,12 +3,13 @@ import { api } from "../../api/client";
 import type { HomeAsked, HomeCardLine, HomeHeard, HomeWeek } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { HomeSlip, homeFits, homeSlipOf, NOTHING, type Ticked } from "./home-slip";
 import { sideWord } from "./side-word";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 export type Slip = { cardId: string; practice: number; numbers: (number | null)[]; felt: null };
 

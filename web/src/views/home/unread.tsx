@@ -2,10 +2,11 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { HomeHeard, UnreadLine } from "../../api/types";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** Codes that could not be read wait here, so that one can ask the family and put them right later. */
 export function Unread({

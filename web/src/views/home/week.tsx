@@ -2,12 +2,13 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { HomeCardLine, HomeWeek } from "../../api/types";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidHome from "../../words/home.json";
+import { textsOf } from "../../words/texts";
 import { ChangeCard } from "./change-card";
 import { Links } from "./links";
 import { useHome } from "./use-home";
 
-const t = texts("home");
+const t = textsOf("home", saidHome);
 
 /** A week's cards: out as paper or files, and which practices came back. */
 export function WeekOfCards({ classId, week, open }: { classId: string; week: HomeWeek; open: boolean }) {

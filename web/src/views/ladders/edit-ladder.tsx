@@ -63,7 +63,7 @@ function Editor({ loaded }: { loaded: OwnLadder }) {
         </Link>
       </p>
       <div className="mt-1 mb-5 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
-        <h1 className="mr-auto">{draft.ladder.name || "No name yet"}</h1>
+        <h1 className="mr-auto">{draft.ladder.name || t("editLadder.noNameYet")}</h1>
         <SaveState plan={kept} />
         <button type="button" className="btn" onClick={undo} disabled={!undo}>
           <Undo2 size={18} aria-hidden /> {t("editLadder.undo")}

@@ -32,8 +32,8 @@ export function Export({
           value={which}
           onChange={setWhich}
           options={[
-            { value: "own", text: `our own (${own.length})` },
-            { value: "shown", text: `those in the list (${shown.length})` },
+            { value: "own", text: t("export.ourOwn", { length: own.length }) },
+            { value: "shown", text: t("export.thoseInTheList", { length: shown.length }) },
           ]}
         />
         {t("export.toOneFile")}

@@ -167,7 +167,7 @@ export function KindList({
               {name}
               <button
                 type="button"
-                aria-label={`Take ${name} out of ${label}`}
+                aria-label={t("formBits.takeOutOf", { name, label })}
                 onClick={() => onChange(value.filter((v) => v !== id))}
               >
                 <X size={16} aria-hidden />
@@ -176,7 +176,7 @@ export function KindList({
           );
         })}
         <Choice
-          label={`Add to ${label}`}
+          label={t("formBits.addTo", { label })}
           className="btn btn-small"
           value="-"
           options={[

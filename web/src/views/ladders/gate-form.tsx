@@ -7,10 +7,10 @@ import { type Must, Num, Pick } from "./form-bits";
 const t = textsOf("ladders", saidLadders);
 
 const kinds: Record<Gate["type"], string> = {
-  REACH: "so many or better",
-  IN_A_ROW: "so many in a row",
-  SO_MANY_OF: "so many of so many tries",
-  SO_MANY_IN: "so many in a time",
+  REACH: t("gateForm.soManyOrBetter"),
+  IN_A_ROW: t("gateForm.soManyInARow"),
+  SO_MANY_OF: t("gateForm.soManyOfSoMany"),
+  SO_MANY_IN: t("gateForm.soManyInATime"),
 };
 
 /** Another measure, with a gate that it may have. */

@@ -4,6 +4,10 @@ import { useSearchParams } from "react-router";
 import { type FitsAsked, spaces } from "../../api/queries";
 import type { Space } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("ladders", saidLadders);
 
 const KEPT = "marble-here";
 const FIVE_MIN = 5;
@@ -49,7 +53,11 @@ export function useHere() {
     ...(rooms.data ?? []).map((r) => ({ value: r.id, text: r.name, group: "Together" })),
     ...(rooms.data ?? [])
       .filter((r) => r.place.size.lengthM * r.place.size.widthM <= HOME_M2)
-      .map((r) => ({ value: `${r.id}/home`, text: `${r.name}, each at home`, group: "Each at home" })),
+      .map((r) => ({
+        value: `${r.id}/home`,
+        text: t("here.eachAtHome", { name: r.name }),
+        group: t("here.eachAtHome2"),
+      })),
   ];
   return { space, atHome, className: chosen?.name ?? "", query, value: space ? asked : "anywhere", choose, options };
 }

@@ -13,8 +13,8 @@ type Chosen = { name: string; text: string };
 
 const whatWord: Record<Taken["what"], string> = {
   NEW: "new",
-  CHANGED: "changes the one that is here",
-  SAME: "is here already, just the same",
+  CHANGED: say("import.changesTheOneThatIs"),
+  SAME: say("import.isHereAlreadyJustThe"),
 };
 
 /** Reads a file, says what it would do, and does it only when asked: all of it or nothing. */
@@ -40,7 +40,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
       await client.invalidateQueries({ queryKey: ["fits"] });
     } catch (e) {
       setWould(undefined);
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not imported", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, say("import.notImported"), String(e)));
     }
   };
   const read = async (file: File | undefined) => {
@@ -93,7 +93,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
               {problem.troubles.map((t) => (
                 <tr key={`${t.line}/${t.ladder}/${t.field}`} className="border-b border-rule align-top">
                   <td className="clock py-1 pr-3">{t.line}</td>
-                  <td className="pr-3">{t.ladder || "the file"}</td>
+                  <td className="pr-3">{t.ladder || say("import.theFile")}</td>
                   <td className="pr-3 font-mono text-sm">{t.field}</td>
                   <td>{t.must}</td>
                 </tr>

@@ -36,7 +36,7 @@ export function KitForm({
     const ball = usable.find((k) => k.group === "BALL");
     if (!ball) return;
     const there = [...taken, ...kit.map((k) => k.role)];
-    const role = there.includes("ball") ? `thing ${there.length + 1}` : "ball";
+    const role = there.includes("ball") ? t("kitForm.thing", { n: there.length + 1 }) : "ball";
     onChange(
       [...kit, { role, kind: ball.id, what: ball.name, perSpot: 1, needs: [], standIns: [], refused: [] }],
       `kit ${kit.length}`,
@@ -58,7 +58,7 @@ export function KitForm({
             <span className="flex flex-col gap-1">
               <span className="text-sm font-semibold">{t("kitForm.bestPlayedWith")}</span>
               <Choice
-                label={`Kind for ${k.role}`}
+                label={t("kitForm.kindFor", { role: k.role })}
                 value={k.kind}
                 options={usable.map((u) => ({ value: u.id, text: u.name, group: groupName(u.group) }))}
                 onChange={(kind) => set(i, { kind, what: usable.find((u) => u.id === kind)?.name ?? k.what })}
@@ -80,7 +80,7 @@ export function KitForm({
             <button
               type="button"
               className="btn btn-small"
-              aria-label={`Take out ${k.what}`}
+              aria-label={t("kitForm.takeOut", { what: k.what })}
               onClick={() =>
                 onChange(
                   kit.filter((_, n) => n !== i),
@@ -103,7 +103,7 @@ export function KitForm({
                 {t("kitForm.or")} {usable.find((u) => u.id === s.kind)?.name ?? s.kind}:
               </span>
               <Words
-                label={`What ${s.what} changes`}
+                label={t("kitForm.whatChanges", { what: s.what })}
                 value={s.changes}
                 must={must(`kit[${i}].standIns[${n}].changes`)}
                 onChange={(changes) =>
@@ -125,7 +125,7 @@ export function KitForm({
                       k.standIns.find((s) => s.kind === id) ?? {
                         kind: id,
                         what: usable.find((u) => u.id === id)?.name ?? id,
-                        changes: "nothing much",
+                        changes: t("kitForm.nothingMuch"),
                         make: null,
                         makeMin: 0,
                       },

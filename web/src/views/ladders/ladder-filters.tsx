@@ -93,7 +93,7 @@ export function Filters({
             className={`btn btn-small ${get("family") === f ? "btn-main" : ""}`}
             onClick={() => set("family", f)}
           >
-            {f === all ? "All families" : familyWord[f as Family]}
+            {f === all ? t("ladderFilters.allFamilies") : familyWord[f as Family]}
           </button>
         ))}
       </fieldset>
@@ -125,8 +125,8 @@ export function WhatFits({
       {!here.query && (
         <span className="text-soft">
           {here.className
-            ? `Choose a space to see what fits there for ${here.className}, and why the rest does not.`
-            : "Make a class in the store, then choose a space here."}
+            ? t("ladderFilters.chooseASpaceToSee", { className: here.className })
+            : t("ladderFilters.makeAClassInThe")}
         </span>
       )}
       {here.query && (
@@ -137,7 +137,7 @@ export function WhatFits({
           </label>
           <span className="text-soft">
             {t("laddersView.forWithTheKit", { className: here.className })}
-            {here.atHome ? " and at home" : ""}
+            {here.atHome ? t("ladderFilters.andAtHome") : ""}
             {t("laddersView.atThisHour")}
           </span>
         </>

@@ -95,7 +95,7 @@ export function LadderForm(props: Parameters<typeof useLadderForm>[0]) {
             <Words
               // biome-ignore lint/suspicious/noArrayIndexKey: a cue is told apart by its place only
               key={i}
-              label={`Cue ${i + 1}`}
+              label={say("ladderForm.cue", { n: i + 1 })}
               value={c}
               onChange={(text) => set({ cues: ladder.cues.map((o, n) => (n === i ? text : o)) })}
             />
@@ -120,7 +120,7 @@ export function LadderForm(props: Parameters<typeof useLadderForm>[0]) {
         {ladder.faults.map((f, i) => (
           <div key={f.id} className="grid gap-3 sm:grid-cols-2">
             <Words
-              label={`Fault ${i + 1}, as you see it`}
+              label={say("ladderForm.faultAsYouSeeIt", { n: i + 1 })}
               value={f.seen}
               must={must(`faults[${i}].seen`)}
               onChange={(seen) => fault(i, { seen })}
@@ -291,7 +291,7 @@ function Roles({ ladder, must, set, role }: Parts) {
             <button
               type="button"
               className="btn btn-small mb-1"
-              aria-label={`Take out ${r.name}`}
+              aria-label={say("ladderForm.takeOut", { name: r.name })}
               onClick={() => set({ roles: ladder.roles.filter((_, n) => n !== i) })}
             >
               <Trash2 size={16} aria-hidden />

@@ -83,7 +83,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
       <div className="mt-1 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
         <FamilyGlyph family={ladder.family} size={30} />
         <h1>{ladder.name}</h1>
-        {own && <span className="bg-ink px-2 text-sheet">{own.retired ? "ours, retired" : "ours"}</span>}
+        {own && <span className="bg-ink px-2 text-sheet">{own.retired ? t("ladderView.oursRetired") : "ours"}</span>}
         <span className="ml-auto flex flex-wrap gap-2">
           {teaches && own && (
             <Link className="btn no-underline" to={`/ladders/${ladder.id}/edit`}>
@@ -123,7 +123,7 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
           <KitAndCare ladder={ladder} />
         </aside>
       </div>
-      <Sheet title={`Export “${ladder.name}”`} open={exporting} onOpenChange={setExporting}>
+      <Sheet title={t("ladderView.export2", { name: ladder.name })} open={exporting} onOpenChange={setExporting}>
         <p>{t("ladderView.oneFileThatImport")}</p>
         <DownloadLinks ids={[ladder.id]} />
       </Sheet>
@@ -205,7 +205,7 @@ function CopyButton({ ladder }: { ladder: Ladder }) {
       await changed();
       navigate(`/ladders/${made.id}/edit`);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not copied", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("ladderView.notCopied"), String(e)));
     }
   };
   return (

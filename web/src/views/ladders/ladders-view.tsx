@@ -94,15 +94,11 @@ export function LaddersView() {
       <WhatFits here={here} only={onlyFitting} onOnly={(on) => set("only", on ? "fits" : "")} />
 
       <p className="mt-3" role="status" data-testid="found">
-        {here.query && fit.isPending ? "Looking what fits …" : said(shown, fitOf, candidates.length)}
+        {here.query && fit.isPending ? t("laddersView.lookingWhatFits") : said(shown, fitOf, candidates.length)}
       </p>
       {shown.length === 0 ? (
-        <Empty title={retired ? "Nothing was retired" : "No ladder is like that"}>
-          <p>
-            {retired
-              ? "A ladder of your own that is not wanted any more can be retired on its page; plans and results keep it."
-              : "Take a filter away, or try a shorter word."}
-          </p>
+        <Empty title={retired ? t("laddersView.nothingWasRetired") : t("laddersView.noLadderIsLikeThat")}>
+          <p>{retired ? t("laddersView.aLadderOfYourOwn") : t("laddersView.takeAFilterAwayOr")}</p>
         </Empty>
       ) : (
         families.map((f) => (
@@ -131,11 +127,22 @@ export function LaddersView() {
 
 function said(shown: Ladder[], fitOf: Map<string, FitLine>, of: number): string {
   const rungs = shown.reduce((n, l) => n + l.rungs.length, 0);
-  const some = shown.length === of ? "" : ` of ${of}`;
-  const head = `${shown.length}${some} ${shown.length === 1 ? "ladder" : "ladders"} with ${rungs} rungs`;
+  const some = shown.length === of ? "" : t("laddersView.of", { of });
+  const head = t("laddersView.withRungs", {
+    length: shown.length,
+    some,
+    more: shown.length === 1 ? "ladder" : "ladders",
+    rungs,
+  });
   if (fitOf.size === 0) return `${head}.`;
   const how = (v: FitLine["best"]["verdict"]) => shown.filter((l) => fitOf.get(l.id)?.best.verdict === v).length;
-  return `${head}: ${how("FITS")} fit as they are, ${how("WITH_CHANGE")} with a change, ${how("FEW_AT_A_TIME")} for a few at a time, ${how("NOT")} not.`;
+  return t("laddersView.fitAsTheyAreWith", {
+    head,
+    how: how("FITS"),
+    how2: how("WITH_CHANGE"),
+    how3: how("FEW_AT_A_TIME"),
+    how4: how("NOT"),
+  });
 }
 
 function Group({

@@ -1,8 +1,12 @@
 import { Link } from "react-router";
 import type { FitLine, Ladder, OwnLadder } from "../../api/types";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
 import { finding } from "../../words-findings";
 import { hereIs, people, sports } from "../../words-ladders";
 import { Verdict } from "./verdict";
+
+const t = textsOf("ladders", saidLadders);
 
 /** One ladder in the list: what it is for, and whether it fits with the reason. */
 export function Line({
@@ -26,7 +30,9 @@ export function Line({
         <Link to={`/ladders/${ladder.id}?${search}`} className="font-semibold">
           {ladder.name}
         </Link>
-        {own && <span className="ml-2 bg-ink px-1.5 text-sm text-sheet">{own.retired ? "ours, retired" : "ours"}</span>}
+        {own && (
+          <span className="ml-2 bg-ink px-1.5 text-sm text-sheet">{own.retired ? t("line.oursRetired") : "ours"}</span>
+        )}
         <span className="block text-sm text-soft">
           {sports(ladder)} · {people(ladder)} · {noise}
         </span>
@@ -40,7 +46,7 @@ export function Line({
             <>
               {fit.fitting > 0 &&
                 fit.fitting < ladder.rungs.length &&
-                `${fit.fitting} of ${ladder.rungs.length} rungs. `}
+                t("line.ofRungs", { fitting: fit.fitting, length: ladder.rungs.length })}
               {best.verdict === "FEW_AT_A_TIME" && best.changes.length === 0
                 ? reasons.map(finding).join(" ")
                 : hereIs(best)}

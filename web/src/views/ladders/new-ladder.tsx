@@ -36,7 +36,7 @@ export function NewLadder() {
       await changed();
       navigate(`/ladders/${made.id}`);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not kept", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("newLadder.notKept"), String(e)));
     } finally {
       setSending(false);
     }

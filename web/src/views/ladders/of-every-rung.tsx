@@ -14,8 +14,8 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
   const kindName = (id: string) => store.data?.kinds.find((k) => k.id === id)?.name ?? id.replaceAll("-", " ");
   const variants = [
     ["Seated", ladder.seated],
-    ["One hand", ladder.oneHand],
-    ["Sees little", ladder.seesLittle],
+    [t("ofEveryRung.oneHand"), ladder.oneHand],
+    [t("ofEveryRung.seesLittle"), ladder.seesLittle],
   ].filter(([, text]) => text);
   return (
     <>

@@ -21,13 +21,13 @@ export function OfOneRung({
 }) {
   const { clock: byClock, count, gate: byGate, staircase } = rung.doses;
   return (
-    <section aria-label={`Rung ${number}`}>
+    <section aria-label={t("ofOneRung.rung2", { number })}>
       <div className="flex flex-wrap items-center gap-3">
         <h2 className="mr-auto">{t("ofOneRung.rung", { number, name: rung.name })}</h2>
         {children}
       </div>
       <p className="mt-1 text-soft">
-        {number === 1 ? "" : `Against the rung below it changes the ${lever[rung.lever]}: `}
+        {number === 1 ? "" : t("ofOneRung.againstTheRungBelowIt", { lever: lever[rung.lever] })}
         {rung.change}
       </p>
       <p className="mt-3 max-w-prose text-lg">{rung.task}</p>
@@ -40,24 +40,26 @@ export function OfOneRung({
       )}
       <dl className="mt-4 grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <Said term="Counts">{rung.counts}</Said>
-        <Said term="Does not count">{rung.countsNot}</Said>
+        <Said term={t("ofOneRung.doesNotCount")}>{rung.countsNot}</Said>
         {rung.kit.more.length + rung.kit.without.length > 0 && (
-          <Said term="Kit here">
+          <Said term={t("ofOneRung.kitHere")}>
             {kitOf(ladder, rung)
               .map((k) => k.what)
               .join(" · ") || "nothing"}
           </Said>
         )}
         <Said term="Sides">{rungSides[rung.sides]}</Said>
-        <Said term="Measured by">{t("ofOneRung.in", { value: measure[rung.measure.type], unit: rung.unit })}</Said>
-        <Said term="Gate to the next rung">{gate(rung)}</Said>
+        <Said term={t("ofOneRung.measuredBy")}>
+          {t("ofOneRung.in", { value: measure[rung.measure.type], unit: rung.unit })}
+        </Said>
+        <Said term={t("ofOneRung.gateToTheNextRung")}>{gate(rung)}</Said>
         {rung.modifiers.length > 0 && (
-          <Said term="May be added">{rung.modifiers.map((m) => modifierWord[m]).join(", ")}</Said>
+          <Said term={t("ofOneRung.mayBeAdded")}>{rung.modifiers.map((m) => modifierWord[m]).join(", ")}</Said>
         )}
         <Said term="Easier">{rung.easier}</Said>
         <Said term="Harder">{rung.harder}</Said>
         {rung.delivery && (
-          <Said term="The ball comes">
+          <Said term={t("ofOneRung.theBallComes")}>
             {t("ofOneRung.atAboutMsFrom", { speedMs: rung.delivery.speedMs, fromM: rung.delivery.fromM })}
           </Said>
         )}
@@ -65,14 +67,16 @@ export function OfOneRung({
       <h3 className="mt-5 font-bold">{t("ofOneRung.plannedWith")}</h3>
       <table className="mt-1 w-full max-w-xl text-left text-[0.95rem]">
         <tbody>
-          <Row school="By clock">
+          <Row school={t("ofOneRung.byClock")}>
             {t("ofOneRung.sRestS", { sets: byClock.sets, workSec: byClock.workSec, restSec: byClock.restSec })}
           </Row>
-          <Row school="By count">
+          <Row school={t("ofOneRung.byCount")}>
             {t("ofOneRung.restS", { sets: count.sets, reps: count.reps, unit: rung.unit, restSec: count.restSec })}
           </Row>
-          <Row school="By gate">{t("ofOneRung.untilAtMost", { gate: gate(rung), clock: clock(byGate.limitSec) })}</Row>
-          <Row school="By staircase">
+          <Row school={t("ofOneRung.byGate")}>
+            {t("ofOneRung.untilAtMost", { gate: gate(rung), clock: clock(byGate.limitSec) })}
+          </Row>
+          <Row school={t("ofOneRung.byStaircase")}>
             {t("ofOneRung.toStepM", {
               makesToStep: staircase.makesToStep,
               stepM: staircase.stepM,
@@ -92,7 +96,7 @@ export function OfOneRung({
               gapM: ladder.footprint.gapM,
               edgeM: ladder.footprint.edgeM,
             })}
-            {ladder.footprint.oneRow ? ", in one row" : ""}
+            {ladder.footprint.oneRow ? t("ofOneRung.inOneRow") : ""}
             {rung.heightM || ladder.footprint.heightM ? `, ${rung.heightM ?? ladder.footprint.heightM} m high` : ""}
           </Row>
         </tbody>

@@ -25,7 +25,7 @@ export function Retire({ own }: { own: OwnLadder }) {
       await changed();
       after?.();
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not done", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("retire.notDone"), String(e)));
     }
   };
   const retire = (retired: boolean) =>
@@ -46,12 +46,12 @@ export function Retire({ own }: { own: OwnLadder }) {
       <button type="button" className="btn" onClick={() => setAsking(true)}>
         {t("retire.retire")}
       </button>
-      <Sheet title={`Retire “${own.ladder.name}”?`} open={asking} onOpenChange={setAsking}>
+      <Sheet title={t("retire.retire2", { name: own.ladder.name })} open={asking} onOpenChange={setAsking}>
         <p>
           {t("retire.itIsNotOffered")}{" "}
           {used === 0
-            ? "No plan and no result uses it, so it can also go for good."
-            : `Plans and results use it ${used === 1 ? "once" : `${used} times`}; they keep it and can be read as before.`}
+            ? t("retire.noPlanAndNoResult")
+            : t("retire.plansAndResultsUseIt", { more: used === 1 ? "once" : t("retire.times", { used }) })}
         </p>
         {problem && (
           <p role="alert" className="mt-2 font-semibold text-alert">

@@ -122,7 +122,7 @@ function Wording({ rung, first, must, set, levers }: Parts) {
         )}
       </div>
       <Words
-        label={first ? "How it begins" : "How it changes"}
+        label={first ? t("rungForm.howItBegins") : t("rungForm.howItChanges")}
         value={rung.change}
         must={must("change")}
         onChange={(change) => set({ change })}

@@ -33,7 +33,7 @@ export function RungsForm({
   const move = (from: number, to: number) => {
     const rungs = [...ladder.rungs];
     rungs.splice(to, 0, ...rungs.splice(from, 1));
-    put(rungs, `move ${from} ${to}`);
+    put(rungs, t("rungsForm.move", { from, to }));
   };
   // Always the latest, from a callback that stays the same: a rung that did not change is not drawn again.
   const latest = useRef(put);
@@ -43,7 +43,7 @@ export function RungsForm({
   const changeRung = useCallback((i: number, rung: Rung, step: string) => {
     latest.current(
       rungs.current.map((o, n) => (n === i ? rung : o)),
-      `rung ${i} ${step}`,
+      t("rungsForm.rung2", { i, step }),
     );
   }, []);
   return (
@@ -52,7 +52,7 @@ export function RungsForm({
         const times = used[r.id] ?? 0;
         return (
           <li key={r.id} className="border-l-4 border-ink pl-4">
-            <fieldset aria-label={`Rung ${i + 1}`}>
+            <fieldset aria-label={t("rungsForm.rung3", { n: i + 1 })}>
               <div className="mb-2 flex flex-wrap items-center gap-2">
                 <h3 className="mr-auto font-bold">{t("rungsForm.rung", { value: i + 1 })}</h3>
                 {times > 0 && (
@@ -63,7 +63,7 @@ export function RungsForm({
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`Rung ${i + 1} easier by one`}
+                  aria-label={t("rungsForm.rungEasierByOne", { n: i + 1 })}
                   disabled={i === 0}
                   onClick={() => move(i, i - 1)}
                 >
@@ -72,7 +72,7 @@ export function RungsForm({
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`Rung ${i + 1} harder by one`}
+                  aria-label={t("rungsForm.rungHarderByOne", { n: i + 1 })}
                   disabled={i === ladder.rungs.length - 1}
                   onClick={() => move(i, i + 1)}
                 >
@@ -81,7 +81,7 @@ export function RungsForm({
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`A rung after rung ${i + 1}`}
+                  aria-label={t("rungsForm.aRungAfterRung", { n: i + 1 })}
                   disabled={ladder.rungs.length >= 7}
                   onClick={() =>
                     put(
@@ -95,12 +95,12 @@ export function RungsForm({
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`Take out rung ${i + 1}`}
+                  aria-label={t("rungsForm.takeOutRung", { n: i + 1 })}
                   disabled={ladder.rungs.length <= 3 || times > 0}
                   onClick={() =>
                     put(
                       ladder.rungs.filter((_, n) => n !== i),
-                      `out ${i}`,
+                      t("rungsForm.out", { i }),
                     )
                   }
                 >

@@ -22,7 +22,7 @@ export function ToPlan({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
     <BlockToPlan
       label={t("toPlan.putItInA")}
       className="btn btn-main"
-      title={`Put “${rung.name}” in a plan`}
+      title={t("toPlan.putInAPlan", { name: rung.name })}
       edits={(id) => [{ type: "ADD", id, at: null, ladderId: ladder.id, rungId: rung.id }]}
     />
   );
@@ -61,7 +61,7 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
   const known = useQuery({ ...lessons(chosen?.id ?? ""), enabled: !!chosen });
   const [problem, setProblem] = useState<Problem>();
   if (!chosen) return <p>{t("toPlan.makeAClassIn")}</p>;
-  if (known.isPending) return <Loading what={`the lessons of ${chosen.name}`} />;
+  if (known.isPending) return <Loading what={t("toPlan.theLessonsOf", { name: chosen.name })} />;
   const put = async (id: string) => {
     try {
       const before = await api("get", "/api/lessons/{id}", { params: { path: { id } } });
@@ -80,7 +80,7 @@ function Lessons({ edits }: { edits: (id: string) => Edit[] }) {
       client.invalidateQueries({ queryKey: ["lessons"] });
       navigate(`/plan/${id}`, { state: { block } });
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not put in", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("toPlan.notPutIn"), String(e)));
     }
   };
   const { coming, before } = inOrder(known.data ?? []);

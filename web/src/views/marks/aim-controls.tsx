@@ -14,7 +14,7 @@ export function Controls(parts: Parts) {
       <Group title={t("aim.whereThrowsLanded")}>
         <p className="text-[0.95rem]">
           {t("aim.tapInTheDrawing")}
-          {tapped ? "" : " Or enter counts below."}
+          {tapped ? "" : t("aimControls.orEnterCountsBelow")}
         </p>
         <div className="flex flex-wrap gap-2">
           <button
@@ -50,7 +50,7 @@ export function Controls(parts: Parts) {
           label={t("aim.shareThatShouldGo")}
           unit="%"
           value={v.wantPercent}
-          must={must("wantShare") && "must be between 0 and 100"}
+          must={must("wantShare") && t("aimControls.mustBeBetween0And")}
           onChange={(wantPercent) => change({ wantPercent })}
         />
       </Group>
@@ -67,7 +67,7 @@ export function RingRows({ units, v, change, tapped, answer, must, ring, hit, la
         <div key={i} className="space-y-1 border-l-4 border-target pl-2">
           {units === "feet" ? (
             <LengthField
-              label={`Ring ${i + 1} radius`}
+              label={t("aimControls.ringRadius", { n: i + 1 })}
               units={units}
               valueM={r.outerRadiusCm === null ? null : r.outerRadiusCm / 100}
               must={must(`rings[${i}].outerRadiusCm`)}
@@ -75,7 +75,7 @@ export function RingRows({ units, v, change, tapped, answer, must, ring, hit, la
             />
           ) : (
             <NumberRow
-              label={`Ring ${i + 1} radius`}
+              label={t("aimControls.ringRadius", { n: i + 1 })}
               unit={t("aim.cm")}
               value={r.outerRadiusCm}
               must={must(`rings[${i}].outerRadiusCm`)}

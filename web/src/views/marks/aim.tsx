@@ -3,7 +3,7 @@ import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, small, type Units } from "../../lengths";
-import { count, percent } from "../../words";
+import { percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { correct, direction } from "../../words-marks";
@@ -27,18 +27,14 @@ export function AimWorking({ given }: { given: Given }) {
       said={answer ? told(answer, of, units) : []}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "Line to throw from, to the target", m: v.distanceM },
+        { what: t("aim.lineToThrowFromTo"), m: v.distanceM },
         ...v.rings.map((r, i) => ({
-          what: `Ring ${i + 1} (${r.points} points), across`,
+          what: t("aim.ringPointsAcross", { n: i + 1, points: r.points }),
           m: r.outerRadiusCm === null ? null : (2 * r.outerRadiusCm) / 100,
           small: true,
         })),
       ]}
-      materials={[
-        "chalk or tape",
-        "a string as long as the largest radius, to draw the rings",
-        "soft balls or bean bags",
-      ]}
+      materials={[t("aim.chalkOrTape"), t("aim.aStringAsLongAs"), t("aim.softBallsOrBeanBags")]}
       cautions={["GLASS_BEHIND_TARGET", "HARD_BALL_FACE", "LOOSE_BALLS", "TRIP_MARKERS"]}
     />
   );
@@ -64,7 +60,7 @@ function Drawing({
       world={{ left: -half * 1.35, right: half * 1.35, bottom: -half, top: half }}
       units={units}
       height={470}
-      label={`The target, ${small(last * 200, units)} across, with ${count(v.points.length, "landing", "landings")}`}
+      label={t("aim.theTargetAcrossWith", { small: small(last * 200, units), count: v.points.length })}
     >
       <Target v={v} onTap={(p) => change({ points: [...v.points, p] })} />
       {answer?.landings && (
@@ -74,7 +70,7 @@ function Drawing({
         <Handle
           // biome-ignore lint/suspicious/noArrayIndexKey: a ring is known by its place
           key={i}
-          label={`Radius of ring ${i + 1}`}
+          label={t("aim.radiusOfRing", { n: i + 1 })}
           value={r.outerRadiusCm ?? 0}
           text={small(r.outerRadiusCm ?? 0, units)}
           least={1}
@@ -176,7 +172,7 @@ function Landing({
   return (
     <>
       <Handle
-        label={`Landing ${n}`}
+        label={t("aim.landing2", { n })}
         value={at.xCm}
         text={`${small(Math.abs(at.xCm), units)} ${at.xCm < 0 ? "left" : "right"}, ${small(Math.abs(at.yCm), units)} ${at.yCm < 0 ? "low" : "high"}`}
         least={-20000}
@@ -211,13 +207,23 @@ function told(a: AimSheet, v: V, units: Units): Said[] {
     said.push({
       text:
         l.direction === "CENTRED"
-          ? `${throws} throws: on average ${off} off, which chance alone would do in ${percent(l.chanceOfSuchBias)} of such rows; scatter ${small(l.spreadCm, units)}.`
-          : `${throws} throws: always ${direction[l.direction]}, ${off} off the mark on average; scatter ${small(l.spreadCm, units)}.`,
+          ? t("aim.throwsOnAverageOffWhich", {
+              throws,
+              off,
+              chanceOfSuchBias: percent(l.chanceOfSuchBias),
+              spreadCm: small(l.spreadCm, units),
+            })
+          : t("aim.throwsAlwaysOffTheMark", {
+              throws,
+              direction: direction[l.direction],
+              off,
+              spreadCm: small(l.spreadCm, units),
+            }),
     });
     if (a.throwsToTell)
       said.push({
         kind: "note",
-        text: `That does not say the aim is good: were it really so far off, it would take ${a.throwsToTell} throws to tell.`,
+        text: t("aim.thatDoesNotSayThe", { throwsToTell: a.throwsToTell }),
       });
   }
   said.push({
@@ -236,17 +242,30 @@ function told(a: AimSheet, v: V, units: Units): Said[] {
       },
     ];
   if (r.radiusForShareCm !== null && a.radiusForShareCm && a.distanceForShareM && r.distanceForShareM !== null) {
-    const within = (low: string, high: string) => `(likely ${low} to ${high})`;
+    const within = (low: string, high: string) => t("aim.likelyTo", { low, high });
     said.push({
-      text: `For ${v.wantPercent} % to go in: a ring of ${small(r.radiusForShareCm, units)} radius ${within(small(a.radiusForShareCm.low, units), small(a.radiusForShareCm.high, units))}, or the same target from ${length(r.distanceForShareM, units)} ${within(length(a.distanceForShareM.low, units), length(a.distanceForShareM.high, units))}.`,
+      text: t("aim.forToGoInA", {
+        wantPercent: v.wantPercent,
+        radiusForShareCm: small(r.radiusForShareCm, units),
+        within: within(small(a.radiusForShareCm.low, units), small(a.radiusForShareCm.high, units)),
+        distanceForShareM: length(r.distanceForShareM, units),
+        within2: within(length(a.distanceForShareM.low, units), length(a.distanceForShareM.high, units)),
+      }),
     });
     if (r.pointsPerThrow !== null && a.pointsPerThrow)
       said.push({
-        text: `Expected points a throw: ${r.pointsPerThrow.toFixed(1)} (likely ${a.pointsPerThrow.low.toFixed(1)} to ${a.pointsPerThrow.high.toFixed(1)}).`,
+        text: t("aim.expectedPointsAThrowLikely", {
+          pointsPerThrow: r.pointsPerThrow.toFixed(1),
+          low: a.pointsPerThrow.low.toFixed(1),
+          high: a.pointsPerThrow.high.toFixed(1),
+        }),
       });
     said.push({
       kind: "note",
-      text: `Ring by ring the reckoning expects ${r.ringShare?.map((s) => percent(s)).join(", ")}, and ${percent(r.outsideShare ?? 0)} outside. It takes the aim as true; aiming off makes the scatter look larger than it is.`,
+      text: t("aim.ringByRingTheReckoning", {
+        ringShare: r.ringShare?.map((s) => percent(s)).join(", "),
+        outsideShare: percent(r.outsideShare ?? 0),
+      }),
     });
   }
   return said;

@@ -28,7 +28,7 @@ export function AngleHandle({ h0, angle, onAngle }: { h0: number; angle: number;
       <Handle
         label={t("angleHandle.launchAngle")}
         value={angle}
-        text={`${angle} degrees upwards`}
+        text={t("angleHandle.degreesUpwards", { angle })}
         least={-80}
         greatest={80}
         step={1}

@@ -1,6 +1,5 @@
 import { useState } from "react";
 import type { BowlingSheet, ZoneBall } from "../../api/types";
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { noBall, zone as zoneWords } from "../../words-marks";
@@ -26,8 +25,8 @@ type Zone = ZoneBall["zone"];
 function useBowling(given: Given) {
   const pupils = given.chosen?.pupils.map((p) => p.name) ?? [];
   const [v, change] = useValues<V>({
-    batter: pupils[0] ?? "Batter 1",
-    bowler: pupils[1] ?? "Bowler 1",
+    batter: pupils[0] ?? t("bowling.batter1"),
+    bowler: pupils[1] ?? t("bowling.bowler1"),
     batHand: "RIGHT",
     bowlerHasBall: false,
     balls: [],
@@ -70,7 +69,7 @@ export function BowlingWorking({ given }: { given: Given }) {
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[]}
-      materials={["a bat and a soft ball", "a square for the bowler, chalked", "four posts or markers"]}
+      materials={[t("bowling.aBatAndASoft"), t("bowling.aSquareForTheBowler"), t("bowling.fourPostsOrMarkers")]}
       cautions={["SWING_CLEARANCE", "HARD_BALL_FACE", "PROTECTIVE_GEAR", "LOOSE_BALLS"]}
     />
   );
@@ -126,9 +125,7 @@ function Controls({ pupils, v, change, must, names }: Parts) {
           onChange={(bowlerHasBall) => change({ bowlerHasBall })}
         />
         <p className="text-[0.95rem]">
-          {v.bowlerHasBall
-            ? "Runners may go on to the post they are running to, and not pass it."
-            : "The ball is in play: runners may run on."}
+          {v.bowlerHasBall ? t("bowling.runnersMayGoOnTo") : t("bowling.theBallIsInPlay")}
         </p>
       </Group>
     </>
@@ -143,8 +140,8 @@ function Aside({ given, v, change, also, setAlso, answer, bowlers, known }: Part
         {(
           [
             ["bounced", "bounced"],
-            ["jerkyArm", "arm not smooth"],
-            ["footOver", "foot over"],
+            ["jerkyArm", t("bowling.armNotSmooth")],
+            ["footOver", t("bowling.footOver")],
           ] as const
         ).map(([key, text]) => (
           <Switch key={key} label={text} on={also[key]} onChange={(on) => setAlso({ ...also, [key]: on })} />
@@ -275,20 +272,21 @@ function told(a: BowlingSheet, v: V): Said[] {
     const faults = last.faults.map((f) => noBall[f]).join(", ");
     said.push({
       text: last.halfScore
-        ? `No-ball (${faults}), the second running: half a score to the batting side.`
+        ? t("bowling.noBallTheSecondRunning", { faults })
         : last.faults.length
-          ? `No-ball: ${faults}.`
-          : "A fair ball.",
+          ? t("bowling.noBall", { faults })
+          : t("bowling.aFairBall"),
     });
   }
   if (a.next === "FREE")
     said.push({
-      text: v.balls.length ? `Nothing running against ${v.bowler}.` : "Tap where the ball passed the batter.",
+      text: v.balls.length
+        ? t("bowling.nothingRunningAgainst", { bowler: v.bowler })
+        : t("bowling.tapWhereTheBallPassed"),
     });
   else if (a.next === "ONE_RUNNING") said.push({ kind: "warn", text: t("bowling.oneRunningBowlThe") });
-  else
-    said.push({ kind: "warn", text: `One running, inherited from the bowler before: ${v.bowler}, bowl the safe one.` });
-  said.push({ text: `${count(a.halfScores, "half score", "half scores")} given away.` });
+  else said.push({ kind: "warn", text: t("bowling.oneRunningInheritedFromThe", { bowler: v.bowler }) });
+  said.push({ text: t("bowling.givenAway", { count: a.halfScores }) });
   said.push({ kind: "note", text: t("bowling.aFairBallOr") });
   return said;
 }

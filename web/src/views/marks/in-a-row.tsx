@@ -4,7 +4,7 @@ import type { GateFor, Odds, Rates, Streak } from "../../api/types";
 import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Plot, usePlot } from "../../drawing/plot";
-import { count, percent } from "../../words";
+import { percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
@@ -34,7 +34,7 @@ type V = {
 };
 
 const share = (percentage: number | null) => (percentage === null ? null : percentage / 100);
-const outOfPercent = "must be from 0 to 100";
+const outOfPercent = t("inARow.mustBeFrom0To");
 
 /** Its values, and what the core says of them. */
 function useInARow(given: Given) {
@@ -145,7 +145,7 @@ export function InARowWorking({ given }: { given: Given }) {
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[]}
-      materials={["a stopwatch", "paper for hits and misses: only counted misses tell a share"]}
+      materials={["a stopwatch", t("inARow.paperForHitsAndMisses")]}
       cautions={["THROWING_COUNTS", "LOOSE_BALLS"]}
     />
   );
@@ -159,7 +159,7 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
           <Pick
             label={t("inARow.rung")}
             value={v.rung}
-            none="own figures"
+            none={t("inARow.ownFigures")}
             options={rungs.map((r) => ({ value: r.key, text: r.name, group: r.ladder }))}
             onPick={(rung) => {
               const pace = rungs.find((r) => r.key === rung)?.pace;
@@ -170,9 +170,9 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
             <Pick
               label={t("inARow.who")}
               value={v.who}
-              none="own figures"
+              none={t("inARow.ownFigures")}
               options={[
-                { value: "class", text: `All ${ofRung.length} who tried` },
+                { value: "class", text: t("inARow.allWhoTried", { length: ofRung.length }) },
                 ...ofRung.map((s) => ({ value: s.pupilId, text: nameOf(s.pupilId) })),
               ]}
               onPick={(who) => {
@@ -185,17 +185,17 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
       )}
       <Group title={t("inARow.howOftenItGoes")}>
         {group ? <p className="text-[0.95rem] text-soft">{t("inARow.forTheClassEach")}</p> : null}
-        {number("percentIn", "Share that goes in", "p", "%")}
+        {number("percentIn", t("inARow.shareThatGoesIn"), "p", "%")}
       </Group>
       <Group title={t("inARow.theRound")}>
         {number("roundSec", "Round", "roundSec", "s")}
-        {number("secPerTry", "One try takes", "secPerTry", "s", 0.1)}
+        {number("secPerTry", t("inARow.oneTryTakes"), "secPerTry", "s", 0.1)}
       </Group>
       <Group title={t("inARow.theGate")} of="gate">
-        {number("run", "In a row", "run")}
-        {number("hits", "Or hits", "hits")}
-        {number("of", "of tries", "of")}
-        {number("wantPercent", "Likely enough from", "wantChance", "%")}
+        {number("run", t("inARow.inARow2"), "run")}
+        {number("hits", t("inARow.orHits"), "hits")}
+        {number("of", t("inARow.ofTries"), "of")}
+        {number("wantPercent", t("inARow.likelyEnoughFrom"), "wantChance", "%")}
       </Group>
     </>
   );
@@ -255,9 +255,9 @@ function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p
   const run = Math.max(1, v.run ?? 1);
   return (
     <Plot
-      label={`Chance of so many in a row in ${v.roundSec ?? 0} s`}
-      x={{ from: 0, to: Math.max(MOST_BARS, run) + 0.8, ticks: [1, 5, 10, 15, 20], name: "in a row" }}
-      y={{ from: 0, to: 1, ticks: [0, 0.2, 0.4, 0.6, 0.8, 1], write: percent, name: "chance in this round" }}
+      label={t("inARow.chanceOfSoManyIn", { roundSec: v.roundSec ?? 0 })}
+      x={{ from: 0, to: Math.max(MOST_BARS, run) + 0.8, ticks: [1, 5, 10, 15, 20], name: t("inARow.inARow") }}
+      y={{ from: 0, to: 1, ticks: [0, 0.2, 0.4, 0.6, 0.8, 1], write: percent, name: t("inARow.chanceInThisRound") }}
       height={380}
     >
       {runs.map((r) => (
@@ -267,7 +267,7 @@ function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p
       <Handle
         label={t("inARow.gateInARow")}
         value={run}
-        text={`${run} in a row`}
+        text={t("inARow.inARow3", { run })}
         least={1}
         greatest={MOST_BARS}
         step={1}
@@ -335,35 +335,52 @@ function WantLine({ at }: { at: number }) {
 function toldRow(a: Streak, v: V): Said[] {
   const half =
     a.triesForHalf === null
-      ? "more than 100,000 tries"
-      : `${a.triesForHalf} tries (${seconds(a.triesForHalf * (v.secPerTry ?? 0))})`;
+      ? t("inARow.moreThan100000Tries")
+      : t("inARow.tries", { triesForHalf: a.triesForHalf, seconds: seconds(a.triesForHalf * (v.secPerTry ?? 0)) });
   const four =
     a.triesForFourOfFive === null
-      ? "more than 100,000"
+      ? t("inARow.moreThan100000")
       : `${a.triesForFourOfFive} (${seconds(a.triesForFourOfFive * (v.secPerTry ?? 0))})`;
   return [
     {
-      text: `${v.run} in a row at ${v.percentIn} %: half get it within ${half}, four of five within ${four}.`,
+      text: t("inARow.inARowAtHalf", { run: v.run, percentIn: v.percentIn, half, four }),
     },
     {
-      text: `In this round there is time for ${count(a.tries, "try", "tries")}: the chance is ${percent(a.chance)}.${a.expectedTries === null ? "" : ` On average it takes ${Math.round(a.expectedTries)} tries.`}`,
+      text: t("inARow.inThisRoundThereIs", {
+        count: a.tries,
+        chance: percent(a.chance),
+        more:
+          a.expectedTries === null
+            ? ""
+            : t("inARow.onAverageItTakesTries", { expectedTries: Math.round(a.expectedTries) }),
+      }),
     },
   ];
 }
 
 const toldOdds = (a: Odds, v: V): Said => ({
-  text: `At least ${v.hits} of ${v.of}: ${percent(a.chance)}. The most that is likely enough is ${a.mostHitsForChance} of ${v.of}; on average ${a.expectedHits.toFixed(1)} go in.`,
+  text: t("inARow.atLeastOfTheMost", {
+    hits: v.hits,
+    of: v.of,
+    chance: percent(a.chance),
+    mostHitsForChance: a.mostHitsForChance,
+    expectedHits: a.expectedHits.toFixed(1),
+  }),
 });
 
 function toldGate(a: GateFor, v: V, pupils: number): Said[] {
-  const gate = `${a.classRun > 0 ? `${a.classRun} in a row` : "no run in a row"}, or ${a.classHits} of ${v.of}`;
+  const gate = t("inARow.orOf", {
+    more: a.classRun > 0 ? t("inARow.inARow4", { classRun: a.classRun }) : t("inARow.noRunInARow"),
+    classHits: a.classHits,
+    of: v.of,
+  });
   return pupils
     ? [
         {
-          text: `The gate that suits these ${pupils}: ${gate}. About ${v.wantPercent} % of them can be expected to make it in this round.`,
+          text: t("inARow.theGateThatSuitsThese", { pupils, gate, wantPercent: v.wantPercent }),
         },
       ]
-    : [{ text: `The gate that suits: ${gate}.` }];
+    : [{ text: t("inARow.theGateThatSuits2", { gate }) }];
 }
 
 const toldEvidence = (name: string, hits: number, misses: number, low: number, high: number): Said => ({
@@ -375,8 +392,20 @@ function toldRates(a: Rates, v: V): string {
   const [before, now] = a.rates;
   if (!before || !now) return "";
   const rate = (r: typeof before) =>
-    `${r.perMin.toFixed(1)} a minute (likely ${r.lowPerMin.toFixed(1)} to ${r.highPerMin.toFixed(1)})`;
-  return `${v.firstCount} in ${v.firstSec} s is ${rate(before)}; ${v.lastCount} in ${v.lastSec} s is ${rate(now)}. Truly better by now with a chance of ${percent(a.lastHigherThanFirst ?? 0)}.`;
+    t("inARow.aMinuteLikelyTo", {
+      perMin: r.perMin.toFixed(1),
+      lowPerMin: r.lowPerMin.toFixed(1),
+      highPerMin: r.highPerMin.toFixed(1),
+    });
+  return t("inARow.inSIsInS", {
+    firstCount: v.firstCount,
+    firstSec: v.firstSec,
+    rate: rate(before),
+    lastCount: v.lastCount,
+    lastSec: v.lastSec,
+    rate2: rate(now),
+    lastHigherThanFirst: percent(a.lastHigherThanFirst ?? 0),
+  });
 }
 
 function PupilGates({
@@ -408,7 +437,7 @@ function PupilGates({
             <th scope="row" className="py-0.5 font-normal">
               {r.name}
             </th>
-            <td>{`${r.share.hits} of ${r.share.hits + r.share.misses}`}</td>
+            <td>{t("inARow.of2", { hits: r.share.hits, n: r.share.hits + r.share.misses })}</td>
             <td className="clock">{`${percent(r.share.share.share)}, ${percent(r.share.share.low)} – ${percent(r.share.share.high)}`}</td>
             <td>{r.gate?.run ?? "?"}</td>
             <td>{r.gate?.hits ?? "?"}</td>

@@ -3,8 +3,11 @@ import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { small, type Units } from "../../lengths";
-import { count } from "../../words";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import { colour, type Player } from "./jack-values";
+
+const t = textsOf("marks", saidMarks);
 
 /** The ground round the jack: tap where a ball lies, or drag it. */
 export function Green({
@@ -29,7 +32,7 @@ export function Green({
       world={{ left: -far * 1.7, right: far * 1.7, bottom: -far, top: far }}
       units={units}
       height={400}
-      label={`The jack and ${count(end.balls.length, "ball", "balls")} round it, from above`}
+      label={t("jackGround.theJackAndRoundIt", { count: end.balls.length })}
     >
       <Ground
         onAdd={onAdd}
@@ -47,7 +50,10 @@ export function Green({
             side={b.side}
             dead={judged?.dead ?? false}
             counts={judged?.counts ?? false}
-            text={`${name(b.side)}, ${small(judged?.distanceCm ?? 0, units)} from the jack`}
+            text={t("jackGround.fromTheJack", {
+              side: name(b.side),
+              distanceCm: small(judged?.distanceCm ?? 0, units),
+            })}
             onMove={(x, y) => onMove(i, x, y)}
           />
         );
@@ -122,7 +128,7 @@ function PlacedBall({
         />
       )}
       <Handle
-        label={`Ball ${n}`}
+        label={t("jackGround.ball", { n })}
         value={at.x * 100}
         text={text}
         least={-20000}

@@ -51,7 +51,7 @@ export function Balls({
               <td>
                 <input
                   className="field num print:border-0"
-                  aria-label={`Ball ${i + 1} from the jack, cm`}
+                  aria-label={t("jackLists.ballFromTheJackCm", { n: i + 1 })}
                   aria-invalid={!!must(i)}
                   inputMode="decimal"
                   key={`${b.distanceCm}`}
@@ -76,7 +76,7 @@ export function Balls({
                       checked={end.balls[i]?.[why] ?? false}
                       onChange={(e) => set(i, { [why]: e.target.checked })}
                     />
-                    {why === "out" ? "out" : why === "footOver" ? "foot over" : "landed short"}
+                    {why === "out" ? "out" : why === "footOver" ? t("jackLists.footOver") : t("jackLists.landedShort")}
                   </label>
                 ))}
               </td>

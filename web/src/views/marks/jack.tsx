@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { JackMatch, KeptGame, MatchEnd } from "../../api/types";
 import { small, type Units } from "../../lengths";
-import { clock, count } from "../../words";
+import { clock } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { nextWhy, pointsWhy } from "../../words-marks";
@@ -65,7 +65,7 @@ function useJack(given: Given) {
   const name = (side: string) => (side === "A" ? v.nameA : v.nameB) || side;
   const pupil = (id: string) => given.chosen?.pupils.find((p) => p.id === id)?.name;
   /** A player by name where that is known. */
-  const player = (side: Player, n: number) => pupil(seatsOf(v, side)[n - 1] ?? "") ?? `player ${n}`;
+  const player = (side: Player, n: number) => pupil(seatsOf(v, side)[n - 1] ?? "") ?? t("jack.player", { n });
   const seated = (side: Player) => seatsOf(v, side).filter((id) => pupil(id));
   const [picked, setPicked] = useState<Player>();
   const lastEnd = v.ends[v.ends.length - 1] ?? empty;
@@ -132,14 +132,14 @@ export function JackWorking({ given }: { given: Given }) {
       aside={<Aside {...parts} />}
       controls={<JackControls given={given} v={v} change={change} must={must} name={name} />}
       measures={(sheet?.balls ?? []).map((b, i) => ({
-        what: `Ball ${i + 1}, ${name(b.side)}, ${player(b.side, b.player)}, from the jack`,
+        what: t("jack.ballFromTheJack", { n: i + 1, side: name(b.side), player: player(b.side, b.player) }),
         m: b.distanceCm / 100,
       }))}
       materials={[
         "a jack",
-        `${balls(v)} balls or bean bags in two colours`,
-        "tape measure or string",
-        "a line to throw from",
+        t("jack.ballsOrBeanBagsIn", { balls: balls(v) }),
+        t("jack.tapeMeasureOrString"),
+        t("jack.aLineToThrowFrom"),
       ]}
       cautions={["LOOSE_BALLS", "HARD_TOSS", "STAIRS_AND_DOORS"]}
     />
@@ -314,14 +314,14 @@ function Score({ v, answer, name }: { v: V; answer: JackMatch | undefined; name:
           <span className="pb-1">
             <b>{name(side)}</b>
             <br />
-            <span className="text-soft">{answer?.jackSide === side ? "has the jack" : " "}</span>
+            <span className="text-soft">{answer?.jackSide === side ? t("jack.hasTheJack") : " "}</span>
           </span>
         </p>
       ))}
       <p className="ml-auto pb-1 text-soft">
         {t("jack.end", { length: v.ends.length })}
-        {v.targetScore !== null && `, first to ${v.targetScore}`}
-        {v.maxEnds !== null && `, ${count(v.maxEnds, "end", "ends")}`}
+        {v.targetScore !== null && t("jack.firstTo", { targetScore: v.targetScore })}
+        {v.maxEnds !== null && `, ${t("jack.text", { count: v.maxEnds })}`}
         {v.timeCapSec !== null && `, ${clock(v.timeCapSec)}`}
       </p>
     </div>
@@ -338,28 +338,50 @@ function told(
   const said: Said[] = [];
   const end = a.ends[a.ends.length - 1];
   if (a.winner) {
-    const by = { TARGET: "the target is reached", TIME: "time is up", ENDS: "all ends are played", NOT_YET: "" }[
-      a.over
-    ];
+    const by = {
+      TARGET: t("jack.theTargetIsReached"),
+      TIME: t("jack.timeIsUp"),
+      ENDS: t("jack.allEndsArePlayed"),
+      NOT_YET: "",
+    }[a.over];
     said.push({
       text:
         a.winner === "TIE"
-          ? `A draw, ${a.totals.A} to ${a.totals.B}: ${by}.`
-          : `${name(a.winner)} win, ${Math.max(a.totals.A, a.totals.B)} to ${Math.min(a.totals.A, a.totals.B)}: ${by}.`,
+          ? t("jack.aDrawTo", { A: a.totals.A, B: a.totals.B, by })
+          : t("jack.winTo", {
+              winner: name(a.winner),
+              A: Math.max(a.totals.A, a.totals.B),
+              A2: Math.min(a.totals.A, a.totals.B),
+              by,
+            }),
     });
-  } else if (a.endComplete)
-    said.push({ text: `The end is complete. ${name(a.jackSide)} have the jack in the next one.` });
+  } else if (a.endComplete) said.push({ text: t("jack.theEndIsCompleteHave", { jackSide: name(a.jackSide) }) });
   else if (a.next)
     said.push({
-      text: `${name(a.next.side)}, ${player(a.next.side, a.next.player)}, ball ${a.next.ballNumber}: ${nextWhy[a.next.why]}.`,
+      text: t("jack.ball", {
+        side: name(a.next.side),
+        player: player(a.next.side, a.next.player),
+        ballNumber: a.next.ballNumber,
+        nextWhy: nextWhy[a.next.why],
+      }),
     });
   if (end && end.balls.length > 0) {
     const lead =
       end.nearest === "NONE"
         ? ""
         : end.nearest === "TIE"
-          ? `Level within ${small(v.toleranceCm ?? 0, units)}. `
-          : `${name(end.nearest)} lie nearest${end.bestA !== null && end.bestB !== null ? `: ${small(Math.min(end.bestA, end.bestB), units)} against ${small(Math.max(end.bestA, end.bestB), units)}` : ""}, worth ${Math.max(end.points.A, end.points.B)}. `;
+          ? t("jack.levelWithin2", { toleranceCm: small(v.toleranceCm ?? 0, units) })
+          : t("jack.lieNearestWorth", {
+              nearest: name(end.nearest),
+              more:
+                end.bestA !== null && end.bestB !== null
+                  ? t("jack.against", {
+                      bestA: small(Math.min(end.bestA, end.bestB), units),
+                      bestA2: small(Math.max(end.bestA, end.bestB), units),
+                    })
+                  : "",
+              A: Math.max(end.points.A, end.points.B),
+            });
     said.push({ text: `${lead}${pointsWhy[end.why]}` });
   }
   if (end?.balls.some((b) => b.outOfTurn)) said.push({ kind: "warn", text: t("jack.aBallWasPlayed") });

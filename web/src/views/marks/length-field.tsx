@@ -1,5 +1,9 @@
 import { useEffect, useId, useState } from "react";
 import { read, type Units, written } from "../../lengths";
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("marks", saidMarks);
 
 /** A length in the chosen units. What cannot be read as a length goes on as null, so that the server names the field. */
 export function LengthField({
@@ -49,7 +53,7 @@ export function LengthField({
           onChange(Number(next.toFixed(4)));
         }}
       />
-      <span className="w-7 text-soft">{units === "metric" ? "m" : "ft in"}</span>
+      <span className="w-7 text-soft">{units === "metric" ? "m" : t("lengthField.ftIn")}</span>
     </Row>
   );
 }

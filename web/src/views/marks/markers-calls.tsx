@@ -4,7 +4,6 @@ import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { circle, colours, type V, type View } from "./markers-values";
@@ -36,7 +35,7 @@ export function Caller({ v, answer, change, units }: View<Calls>) {
           world={{ left: -radius - 0.7, right: radius + 0.7, bottom: -radius - 0.6, top: radius + 0.6 }}
           units={units}
           height={380}
-          label={`${v.choices} markers round the middle, ${length(radius, units)} away`}
+          label={t("markersCalls.markersRoundTheMiddleAway", { choices: v.choices, radius: length(radius, units) })}
         >
           <Ringed v={v} now={now} />
           <Handle
@@ -116,7 +115,13 @@ function Ringed({ v, now }: { v: V; now: number | undefined }) {
 export function toldCalls(a: Calls, v: V, units: Units): Said[] {
   return [
     {
-      text: `${count(a.calls.length, "call", "calls")}: ${a.counts.map((n, i) => `${n} ${colours[i]?.name}`).join(", ")}; none more than ${a.longestRun} times running. They make a pupil travel ${length(a.travelM, units)}${v.backEachTime ? ", back to the middle each time" : ""}.`,
+      text: t("markersCalls.noneMoreThanTimesRunning", {
+        count: a.calls.length,
+        counts: a.counts.map((n, i) => `${n} ${colours[i]?.name}`).join(", "),
+        longestRun: a.longestRun,
+        travelM: length(a.travelM, units),
+        more: v.backEachTime ? t("markersCalls.backToTheMiddleEach") : "",
+      }),
     },
     { kind: "note", text: t("markersCalls.eachColourComesEqually") },
   ];

@@ -1,5 +1,5 @@
 import type { NumberCall } from "../../api/types";
-import { count, percent } from "../../words";
+import { percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { seconds } from "../../words-marks";
@@ -31,7 +31,7 @@ export function Numbers({
               <li
                 key={n}
                 className={`grid size-11 place-items-center rounded-full border-[3px] font-bold ${kept ? "border-catch bg-catch text-white" : "border-ink"}`}
-                aria-label={`${n} ${kept ? "kept" : "still out"}`}
+                aria-label={`${n} ${kept ? "kept" : t("markersNumbers.stillOut")}`}
               >
                 {n}
               </li>
@@ -82,18 +82,27 @@ export function toldNumbers(a: NumberCall, v: V): Said[] {
     {
       text:
         a.next === null
-          ? `All ${v.balls} kept in ${count(tries, "try", "tries")}.`
-          : `Call ${a.next}. ${a.kept.length} of ${v.balls} kept in ${count(tries, "try", "tries")}${a.left.length ? `; still out: ${a.left.join(", ")}` : ""}.`,
+          ? t("markersNumbers.allKeptIn", { balls: v.balls, count: tries })
+          : t("markersNumbers.callOfKeptIn", {
+              next: a.next,
+              length: a.kept.length,
+              balls: v.balls,
+              count: tries,
+              more: a.left.length ? t("markersNumbers.stillOut2", { left: a.left.join(", ") }) : "",
+            }),
     },
   ];
   if (a.shareWithoutGuessing !== null)
     said.push({
-      text: `Guessing alone would have kept ${a.guessedHits.toFixed(1)}. Without it the share kept is ${percent(a.shareWithoutGuessing)}.`,
+      text: t("markersNumbers.guessingAloneWouldHaveKept", {
+        guessedHits: a.guessedHits.toFixed(1),
+        shareWithoutGuessing: percent(a.shareWithoutGuessing),
+      }),
     });
   else
     said.push({
       kind: "note",
-      text: `With fewer balls left guessing gets easier; the share takes that out. A try takes some ${seconds(5)}.`,
+      text: t("markersNumbers.withFewerBallsLeftGuessing", { seconds: seconds(5) }),
     });
   return said;
 }

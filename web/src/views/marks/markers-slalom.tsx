@@ -3,7 +3,6 @@ import { Handle } from "../../drawing/handle";
 import { Dim } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, small, type Units } from "../../lengths";
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { V, View } from "./markers-values";
@@ -22,7 +21,7 @@ export function Weave({ v, answer, change, units }: View<Slalom>) {
       height={300}
       label={
         answer
-          ? `From above: ${count(answer.markers, "marker", "markers")} over ${length(run, units)}`
+          ? t("markersSlalom.fromAboveOver", { count: answer.markers, run: length(run, units) })
           : t("markers.weave")
       }
     >
@@ -92,20 +91,31 @@ function Wave({ run, answer, pass }: { run: number; answer: Slalom | undefined; 
 
 export function toldWeave(a: Slalom, v: V, units: Units): Said[] {
   if (a.markers === 0)
-    return [{ kind: "warn", text: `The run is too short for two gaps of ${length(v.gapM ?? 0, units)}.` }];
+    return [{ kind: "warn", text: t("markersSlalom.theRunIsTooShort", { gapM: length(v.gapM ?? 0, units) }) }];
   const said: Said[] = [
     {
-      text: `${count(a.markers, "marker", "markers")}: ${length(a.gapM, units)} from the start to the first, from marker to marker, and from the last to the end; ${length(a.pathM * (v.thereAndBack ? 2 : 1), units)} to go${v.thereAndBack ? " there and back" : ""}.`,
+      text: t("markersSlalom.fromTheStartToThe", {
+        count: a.markers,
+        gapM: length(a.gapM, units),
+        length: length(a.pathM * (v.thereAndBack ? 2 : 1), units),
+        more: v.thereAndBack ? t("markersSlalom.thereAndBack") : "",
+      }),
     },
   ];
   if (!a.ballFits)
     said.push({
       kind: "warn",
-      text: `A ball of ${small(v.ballCm ?? 0, units)} has less than its own width free on either side in the gap: wider gaps or a smaller ball.`,
+      text: t("markersSlalom.aBallOfHasLess", { ballCm: small(v.ballCm ?? 0, units) }),
     });
   if (a.betterSec !== null && a.savesSec !== null && a.speedMs !== null)
     said.push({
-      text: `First time ${v.firstSec} s (${a.speedMs.toFixed(1)} m/s). ${v.betterPercent} % better is ${a.betterSec.toFixed(1)} s: ${a.savesSec.toFixed(1)} s to save.`,
+      text: t("markersSlalom.firstTimeSMS", {
+        firstSec: v.firstSec,
+        speedMs: a.speedMs.toFixed(1),
+        betterPercent: v.betterPercent,
+        betterSec: a.betterSec.toFixed(1),
+        savesSec: a.savesSec.toFixed(1),
+      }),
     });
   return said;
 }

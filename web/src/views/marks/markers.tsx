@@ -1,4 +1,3 @@
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
@@ -120,24 +119,24 @@ export function MarkersWorking({ given }: { given: Given }) {
         // Before the answer there is nothing to mark out: a nought would be a wrong figure.
         v.mode === "weave" && weave.answer
           ? [
-              { what: "Run, one way", m: weave.of.runM },
-              { what: "From the start to the first marker, and from marker to marker", m: weave.answer.gapM },
-              { what: "Way through, one way", m: weave.answer.pathM },
+              { what: t("markers.runOneWay"), m: weave.of.runM },
+              { what: t("markers.fromTheStartToThe"), m: weave.answer.gapM },
+              { what: t("markers.wayThroughOneWay"), m: weave.answer.pathM },
             ]
           : v.mode === "calls"
-            ? [{ what: "Each marker, from the middle", m: v.radiusM }]
+            ? [{ what: t("markers.eachMarkerFromTheMiddle"), m: v.radiusM }]
             : []
       }
       materials={
         v.mode === "weave"
           ? [
-              ...(weave.answer ? [count(weave.answer.markers, "soft, flat marker", "soft, flat markers")] : []),
+              ...(weave.answer ? [t("markers.text", { count: weave.answer.markers })] : []),
               "a stopwatch",
-              "a ball each",
+              t("markers.aBallEach"),
             ]
           : v.mode === "calls"
-            ? [`${v.choices} flat markers of different colour`, "a ball each"]
-            : [`${v.balls} soft balls with numbers on them`]
+            ? [t("markers.flatMarkersOfDifferentColour", { choices: v.choices }), t("markers.aBallEach")]
+            : [t("markers.softBallsWithNumbersOn", { balls: v.balls })]
       }
       cautions={["TRIP_MARKERS", "WET_FLOOR", "SOCKS_ON_HARD_FLOOR", "STAIRS_AND_DOORS", "DIZZINESS"]}
     />

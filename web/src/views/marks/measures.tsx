@@ -54,7 +54,9 @@ export function MeasureTable({
             ) : (
               <>
                 <td className="clock pr-3">{length(row.m, units)}</td>
-                <td className="pr-3">{row.up ? "up the wall" : row.small ? "by tape" : paces(row.m, paceM)}</td>
+                <td className="pr-3">
+                  {row.up ? t("measures.upTheWall") : row.small ? t("measures.byTape2") : paces(row.m, paceM)}
+                </td>
                 <td>{shoes(row.m, shoeM)}</td>
               </>
             )}

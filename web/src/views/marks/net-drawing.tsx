@@ -51,16 +51,18 @@ export function Drawing({
   const beyond = (path: PathPoint[]) => (narrow ? path.filter((p) => p.xM <= far + 0.2) : path);
   const top = Math.max(v.ceilingM ?? 0, (v.netHeightM ?? 0) + 1.2, (answer?.highestBallM ?? 0) + 0.2, 3);
   const mark = answer?.mark;
-  const words = `Side view: serving from ${length(stand, units)} before the wall.`;
+  const words = t("netDrawing.sideViewServingFromBefore", { stand: length(stand, units) });
   return (
     <Stage world={{ left: -0.9, right: far + 0.3, bottom: 0, top }} label={words} units={units} height={430}>
       <Floor />
-      {v.ceilingM !== null && <Ceiling at={v.ceilingM} label={`ceiling ${length(v.ceilingM, units)}`} />}
+      {v.ceilingM !== null && (
+        <Ceiling at={v.ceilingM} label={t("netDrawing.ceiling", { ceilingM: length(v.ceilingM, units) })} />
+      )}
       <Wall at={stand} top={v.ceilingM ?? undefined} />
       <Net
         x={net}
         height={v.netHeightM ?? 0}
-        label={`${narrow ? "net" : "the game's net,"} ${length(v.netHeightM ?? 0, units)}`}
+        label={`${narrow ? "net" : t("netDrawing.theGameSNet")} ${length(v.netHeightM ?? 0, units)}`}
         left={narrow}
       />
       {answer && mark?.feasible && (
@@ -78,7 +80,7 @@ export function Drawing({
       <Handle
         label={t("netDrawing.placeOfTheWall")}
         value={stand}
-        text={`${length(stand, units)} from the thrower`}
+        text={t("netDrawing.fromTheThrower", { stand: length(stand, units) })}
         least={0.5}
         greatest={net}
         step={0.1}
@@ -89,7 +91,7 @@ export function Drawing({
       <Handle
         label={t("netDrawing.ballLeavesTheHand")}
         value={h0}
-        text={`${length(h0, units)} above the floor`}
+        text={t("netDrawing.aboveTheFloor", { h0: length(h0, units) })}
         least={0.3}
         greatest={3}
         step={0.05}

@@ -88,14 +88,14 @@ export function NetOnWallWorking({ given }: { given: Given }) {
       measures={
         answer?.mark.feasible
           ? [
-              { what: "Line to serve from, from the wall", m: of.standM },
-              { what: "Lower edge of the band", m: answer.mark.lowMarkM, up: true },
-              { what: "Upper edge of the band", m: answer.mark.highMarkM, up: true },
-              { what: "Plain mark, a hand above net height", m: answer.plainMarkM, up: true },
+              { what: t("netOnWall.lineToServeFromFrom"), m: of.standM },
+              { what: t("netOnWall.lowerEdgeOfTheBand"), m: answer.mark.lowMarkM, up: true },
+              { what: t("netOnWall.upperEdgeOfTheBand"), m: answer.mark.highMarkM, up: true },
+              { what: t("netOnWall.plainMarkAHandAbove"), m: answer.plainMarkM, up: true },
             ]
-          : [{ what: "Plain mark, a hand above net height", m: answer?.plainMarkM ?? null, up: true }]
+          : [{ what: t("netOnWall.plainMarkAHandAbove"), m: answer?.plainMarkM ?? null, up: true }]
       }
-      materials={["chalk or masking tape", "tape measure", "a ball each"]}
+      materials={[t("netOnWall.chalkOrMaskingTape"), t("netOnWall.tapeMeasure"), t("netOnWall.aBallEach")]}
       cautions={["CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "FAST_RETURN", "LOOSE_BALLS"]}
     />
   );
@@ -125,7 +125,7 @@ function Controls({ given, planning, v, change, must, field }: Parts) {
         <Pick
           label={t("netOnWall.preset")}
           value={v.preset}
-          none="own figures"
+          none={t("netOnWall.ownFigures")}
           options={planning.nets.map((n) => ({ value: n.id, text: n.name }))}
           onPick={(id) => {
             const n = planning.nets.find((p) => p.id === id);
@@ -166,14 +166,14 @@ function Controls({ given, planning, v, change, must, field }: Parts) {
         )}
       </Group>
       <Group title={t("netOnWall.theGame")}>
-        {field("netHeightM", "Net or hoop height", "serve.netHeightM")}
-        {field("netDistanceM", "Served from, to the net", "serve.netDistanceM")}
-        {field("landWithinM", "Lands within, beyond it", "serve.landWithinM")}
-        {field("clearanceM", "Clear it by", "serve.clearanceM")}
+        {field("netHeightM", t("netOnWall.netOrHoopHeight"), "serve.netHeightM")}
+        {field("netDistanceM", t("netOnWall.servedFromToTheNet"), "serve.netDistanceM")}
+        {field("landWithinM", t("netOnWall.landsWithinBeyondIt"), "serve.landWithinM")}
+        {field("clearanceM", t("netOnWall.clearItBy"), "serve.clearanceM")}
       </Group>
       <Group title={t("netOnWall.here")}>
-        {field("standM", "Stand from the wall", "serve.standM")}
-        {field("launchHeightM", "Ball leaves the hand at", "serve.launchHeightM")}
+        {field("standM", t("netOnWall.standFromTheWall"), "serve.standM")}
+        {field("launchHeightM", t("netOnWall.ballLeavesTheHandAt"), "serve.launchHeightM")}
         <NumberRow
           label={t("netOnWall.launchAngle")}
           unit="°"
@@ -188,9 +188,9 @@ function Controls({ given, planning, v, change, must, field }: Parts) {
           must={must("angleSpreadDeg")}
           onChange={(angleSpreadDeg) => change({ angleSpreadDeg })}
         />
-        {field("ballRadiusM", "Ball radius", "ballRadiusM")}
-        {field("handM", "Plain mark above the net", "handM")}
-        {field("ceilingM", "Ceiling (empty: sky)", "ceilingM")}
+        {field("ballRadiusM", t("netOnWall.ballRadius"), "ballRadiusM")}
+        {field("handM", t("netOnWall.plainMarkAboveTheNet"), "handM")}
+        {field("ceilingM", t("netOnWall.ceilingEmptySky"), "ceilingM")}
       </Group>
     </>
   );
@@ -200,7 +200,11 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
   const m = a.mark;
   const plain: Said = {
     kind: "note",
-    text: `School of the plain mark: chalk at ${length(a.plainMarkM, units)}, a hand above the net; simple, and it trains the reach. Here that lies ${a.plainMarkIs ? plainMark[a.plainMarkIs] : "where no band is to compare it with"}.${a.plainMarkAboveCeiling ? " It is above the ceiling." : ""}`,
+    text: t("netOnWall.schoolOfThePlainMark", {
+      plainMarkM: length(a.plainMarkM, units),
+      more: a.plainMarkIs ? plainMark[a.plainMarkIs] : t("netOnWall.whereNoBandIsTo"),
+      more2: a.plainMarkAboveCeiling ? t("netOnWall.itIsAboveTheCeiling") : "",
+    }),
   };
   if (!m.feasible || m.lowMarkM === null || m.highMarkM === null || a.bandM === null)
     return [
@@ -208,59 +212,81 @@ function told(a: NetOnWall, v: V, units: Units): Said[] {
         kind: "warn",
         text:
           m.reason === "ANGLE_TOO_FLAT"
-            ? `No serve at ${v.angleDeg}° from ${length(v.launchHeightM ?? 0, units)} clears the net: launch steeper or higher.`
+            ? t("netOnWall.noServeAtFromClears", {
+                angleDeg: v.angleDeg,
+                launchHeightM: length(v.launchHeightM ?? 0, units),
+              })
             : m.reason === "NOT_REACHED"
-              ? "The air stops this ball before the net, however fast it is hit: a heavier ball, or nearer."
-              : "No speed both clears the net and lands in: launch flatter, or allow more room to land.",
+              ? t("netOnWall.theAirStopsThisBall")
+              : t("netOnWall.noSpeedBothClearsThe"),
       },
       plain,
     ];
-  const band = `from ${length(v.standM ?? 0, units)}, a serve at ${v.angleDeg}° that is good in the game meets the wall between ${length(m.lowMarkM, units)} and ${length(m.highMarkM, units)}: chalk that band, ${length(a.bandM, units)} high.`;
+  const band = t("netOnWall.fromAServeAtThat", {
+    standM: length(v.standM ?? 0, units),
+    angleDeg: v.angleDeg,
+    lowMarkM: length(m.lowMarkM, units),
+    highMarkM: length(m.highMarkM, units),
+    bandM: length(a.bandM, units),
+  });
   // What does not fit is said first; where it would be chalked comes after it.
   const said: Said[] =
     a.underCeiling === false
       ? [
           {
             kind: "warn",
-            text: `It does not fit here: the ball reaches ${length(a.highestBallM ?? 0, units)} on its way, and the ceiling is at ${length(v.ceilingM ?? 0, units)}. ${mend(a, units)}`,
+            text: t("netOnWall.itDoesNotFitHere", {
+              highestBallM: length(a.highestBallM ?? 0, units),
+              ceilingM: length(v.ceilingM ?? 0, units),
+              mend: mend(a, units),
+            }),
           },
-          { text: `Under open sky, ${band}` },
+          { text: t("netOnWall.underOpenSky", { band }) },
         ]
       : [{ text: `F${band.slice(1)}` }];
   if (a.narrowerThanBall)
     said.push({
       kind: "warn",
-      text: `The band is narrower than the ball (${length(2 * (v.ballRadiusM ?? 0), units)}): step back, or take it as a line to aim at.`,
+      text: t("netOnWall.theBandIsNarrowerThan", { length: length(2 * (v.ballRadiusM ?? 0), units) }),
     });
   if (a.sharedLowM === null)
     said.push({
       kind: "warn",
-      text: `No single mark serves every angle within ±${v.angleSpreadDeg}°: the bands do not overlap. Keep the launch angle the same, or step back.`,
+      text: t("netOnWall.noSingleMarkServesEvery", { angleSpreadDeg: v.angleSpreadDeg }),
     });
   else
     said.push({
       kind: "note",
-      text: `What serves every angle within ±${v.angleSpreadDeg}°: ${length(a.sharedLowM, units)} to ${length(a.sharedHighM ?? 0, units)}.`,
+      text: t("netOnWall.whatServesEveryAngleWithin", {
+        angleSpreadDeg: v.angleSpreadDeg,
+        sharedLowM: length(a.sharedLowM, units),
+        sharedHighM: length(a.sharedHighM ?? 0, units),
+      }),
     });
   said.push({
     kind: "note",
-    text: `Speeds from ${m.minSpeedMs?.toFixed(1)} to ${m.maxSpeedMs === null ? "any" : m.maxSpeedMs.toFixed(1)} m/s. Mark it rather too high than too low.`,
+    text: t("netOnWall.speedsFromToMS", {
+      minSpeedMs: m.minSpeedMs?.toFixed(1),
+      more: m.maxSpeedMs === null ? "any" : m.maxSpeedMs.toFixed(1),
+    }),
   });
   said.push(plain, { kind: "note", text: v.air && v.massG !== null ? withAir : noDrag });
   return said;
 }
 
 function mend(a: NetOnWall, units: Units): string {
-  const from = a.fitsFromM === null ? "" : `from ${length(a.fitsFromM, units)}`;
-  const at = a.fitsAtDeg === null ? "" : `at ${a.fitsAtDeg}°`;
-  if (from && at) return `It fits ${from}, or ${at} from here.`;
-  return from || at ? `It fits ${from || `${at} from here`}.` : "No nearer place and no flatter angle fits under it.";
+  const from = a.fitsFromM === null ? "" : t("netOnWall.from", { fitsFromM: length(a.fitsFromM, units) });
+  const at = a.fitsAtDeg === null ? "" : t("netOnWall.at", { fitsAtDeg: a.fitsAtDeg });
+  if (from && at) return t("netOnWall.itFitsOrFromHere", { from, at });
+  return from || at
+    ? t("netOnWall.itFits", { from: from || t("netOnWall.fromHere", { at }) })
+    : t("netOnWall.noNearerPlaceAndNo");
 }
 
 /** How the band moves with the angle and with every step back. */
 function Moves({ answer, units, v }: { answer: NetOnWall; units: Units; v: V }) {
   const cell = (low: number | null, high: number | null) =>
-    low === null || high === null ? "no band" : `${length(low, units)} – ${length(high, units)}`;
+    low === null || high === null ? t("netOnWall.noBand") : `${length(low, units)} – ${length(high, units)}`;
   const table = (caption: string, head: string, rows: { key: string; band: string; here: boolean }[]) => (
     <table className="w-full text-left text-[0.95rem]">
       <caption className="pb-1 text-left font-bold">{caption}</caption>
@@ -285,7 +311,7 @@ function Moves({ answer, units, v }: { answer: NetOnWall; units: Units; v: V }) 
   return (
     <div className="mt-4 grid gap-6 sm:grid-cols-2">
       {table(
-        "With the launch angle, from here",
+        t("netOnWall.withTheLaunchAngleFrom"),
         "angle",
         answer.byAngle.map((b) => ({
           key: `${b.angleDeg}°`,
@@ -294,8 +320,8 @@ function Moves({ answer, units, v }: { answer: NetOnWall; units: Units; v: V }) 
         })),
       )}
       {table(
-        `With every pace back, at ${v.angleDeg}°`,
-        "from the wall",
+        t("netOnWall.withEveryPaceBackAt", { angleDeg: v.angleDeg }),
+        t("netOnWall.fromTheWall"),
         answer.byStep.slice(0, 12).map((b) => ({
           key: length(b.standM, units),
           band: cell(b.lowMarkM, b.highMarkM),

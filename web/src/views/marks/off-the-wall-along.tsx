@@ -20,7 +20,7 @@ export function FromAbove({ v, answer, change, units }: View<Angled>) {
       world={{ left, right, bottom: -0.5, top: stand + 0.45 }}
       units={units}
       height={430}
-      label={`From above: a pass at ${v.turnDeg ?? 0} degrees along a wall ${length(stand, units)} away`}
+      label={t("offTheWallAlong.fromAboveAPassAt", { turnDeg: v.turnDeg ?? 0, stand: length(stand, units) })}
     >
       <TopWall at={stand} />
       {answer && (
@@ -45,18 +45,18 @@ export function FromAbove({ v, answer, change, units }: View<Angled>) {
             to={answer.lateralAtReturnM}
             at={-0.22}
             side={-1}
-            text={`run ${length(Math.abs(answer.lateralAtReturnM), units)}`}
+            text={t("offTheWallAlong.run", { lateralAtReturnM: length(Math.abs(answer.lateralAtReturnM), units) })}
             colour="var(--move)"
           />
           <LabelAt xM={answer.lateralAtWallM} yM={stand} dy={-18} bold colour="var(--throw)">
-            {`mark at ${length(Math.abs(answer.lateralAtWallM), units)}`}
+            {t("offTheWallAlong.markAt", { lateralAtWallM: length(Math.abs(answer.lateralAtWallM), units) })}
           </LabelAt>
           <Feet x={0} />
           <Feet x={answer.lateralAtReturnM} />
           <Handle
             label={t("offTheWallAlong.turnOfThePass")}
             value={v.turnDeg ?? 0}
-            text={`${v.turnDeg} degrees from straight`}
+            text={t("offTheWallAlong.degreesFromStraight", { turnDeg: v.turnDeg })}
             least={-80}
             greatest={80}
             step={1}
@@ -110,7 +110,11 @@ function Feet({ x: at }: { x: number }) {
 export function toldAlong(a: Angled, v: V, units: Units): Said[] {
   return [
     {
-      text: `Pass at a mark ${length(Math.abs(a.lateralAtWallM), units)} along the wall, ${v.turnDeg}° from straight, and run ${length(Math.abs(a.lateralAtReturnM), units)} along it: there the ball is back at your distance.`,
+      text: t("offTheWallAlong.passAtAMarkAlong", {
+        lateralAtWallM: length(Math.abs(a.lateralAtWallM), units),
+        turnDeg: v.turnDeg,
+        lateralAtReturnM: length(Math.abs(a.lateralAtReturnM), units),
+      }),
     },
   ];
 }

@@ -29,7 +29,7 @@ export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
       }}
       units={units}
       height={430}
-      label={`Side view: a board that leans by ${v.leanDeg ?? 0} degrees`}
+      label={t("offTheWallBoard.sideViewABoardThat", { leanDeg: v.leanDeg ?? 0 })}
     >
       <Floor />
       <BoardLine from={stand} tip={tip} />
@@ -38,7 +38,7 @@ export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
       {answer?.landsFromFootM != null && (
         <FloorMark
           x={stand - answer.landsFromFootM}
-          text={`${length(Math.abs(answer.landsFromFootM), units)} from the foot`}
+          text={t("offTheWallBoard.fromTheFoot", { landsFromFootM: length(Math.abs(answer.landsFromFootM), units) })}
           colour="var(--throw)"
         />
       )}
@@ -56,7 +56,7 @@ export function BoardView({ v, answer, change, units }: View<LeanedBoard>) {
       <Handle
         label={t("offTheWallBoard.leanOfTheBoard")}
         value={v.leanDeg ?? 0}
-        text={`${v.leanDeg} degrees from upright`}
+        text={t("offTheWallBoard.degreesFromUpright", { leanDeg: v.leanDeg })}
         least={0}
         greatest={89}
         step={1}
@@ -108,13 +108,20 @@ export function toldBoard(a: LeanedBoard, units: Units): Said[] {
     case "BACK_ON_THE_FULL":
       return [
         {
-          text: `It meets the board ${length(a.boardAlongM ?? 0, units)} up and is back on the full, ${length(a.heightAtThrowerM ?? 0, units)} high.`,
+          text: t("offTheWallBoard.itMeetsTheBoardUp", {
+            boardAlongM: length(a.boardAlongM ?? 0, units),
+            heightAtThrowerM: length(a.heightAtThrowerM ?? 0, units),
+          }),
         },
       ];
     default:
       return [
         {
-          text: `It meets the board ${length(a.boardAlongM ?? 0, units)} up and lands ${length(a.landsFromFootM ?? 0, units)} from its foot, ${seconds(a.timeToFloorSec ?? 0)} after the throw.`,
+          text: t("offTheWallBoard.itMeetsTheBoardUp2", {
+            boardAlongM: length(a.boardAlongM ?? 0, units),
+            landsFromFootM: length(a.landsFromFootM ?? 0, units),
+            timeToFloorSec: seconds(a.timeToFloorSec ?? 0),
+          }),
         },
       ];
   }

@@ -19,7 +19,7 @@ export function PassView({ v, answer, change, units }: View<BounceSpot>) {
       world={{ left: -0.8, right: far + 0.8, bottom: 0, top }}
       units={units}
       height={400}
-      label={`Side view: a bounce pass over ${length(far, units)}`}
+      label={t("offTheWallPass.sideViewABouncePass", { far: length(far, units) })}
     >
       <Floor />
       <Figure at={0} handM={v.releaseM ?? 1} />
@@ -30,11 +30,11 @@ export function PassView({ v, answer, change, units }: View<BounceSpot>) {
           {answer.bounceFromPasserM !== null && (
             <FloorMark
               x={answer.bounceFromPasserM}
-              text={`lands at ${length(answer.bounceFromPasserM, units)}`}
+              text={t("offTheWallPass.landsAt", { bounceFromPasserM: length(answer.bounceFromPasserM, units) })}
               colour="var(--throw)"
             />
           )}
-          <FloorMark x={answer.twoThirdsM} text="two thirds" colour="var(--color-soft)" below />
+          <FloorMark x={answer.twoThirdsM} text={t("offTheWallPass.twoThirds")} colour="var(--color-soft)" below />
         </>
       )}
       <Handle
@@ -103,22 +103,33 @@ export function FloorMark({
 export function toldPass(a: BounceSpot, v: V, units: Units): Said[] {
   const rule =
     a.heightByTwoThirdsM === null
-      ? "Bounced at two thirds of the way it would not carry to the catcher on one bounce."
-      : `By the two-thirds rule (${length(a.twoThirdsM, units)}) it comes up to ${length(a.heightByTwoThirdsM, units)}.`;
+      ? t("offTheWallPass.bouncedAtTwoThirdsOf")
+      : t("offTheWallPass.byTheTwoThirdsRule", {
+          twoThirdsM: length(a.twoThirdsM, units),
+          heightByTwoThirdsM: length(a.heightByTwoThirdsM, units),
+        });
   if (a.outcome !== "SPOT" || a.bounceFromPasserM === null)
     return [
       {
         kind: "warn",
         text:
           a.outcome === "TOO_SLOW"
-            ? "At this speed no pass reaches the catcher on one bounce: throw harder or stand nearer."
-            : `No spot brings it up to ${length(v.catchM ?? 0, units)}; the most is ${length(a.highestAtCatcherM ?? 0, units)}.`,
+            ? t("offTheWallPass.atThisSpeedNoPass")
+            : t("offTheWallPass.noSpotBringsItUp", {
+                catchM: length(v.catchM ?? 0, units),
+                highestAtCatcherM: length(a.highestAtCatcherM ?? 0, units),
+              }),
       },
       { kind: "note", text: rule },
     ];
   return [
     {
-      text: `Land it ${length(a.bounceFromPasserM, units)} from the passer, ${Math.round((a.shareOfWay ?? 0) * 100)} % of the way: it comes up to ${length(v.catchM ?? 0, units)} at the catcher after ${seconds(a.timeSec ?? 0)}.`,
+      text: t("offTheWallPass.landItFromThePasser", {
+        bounceFromPasserM: length(a.bounceFromPasserM, units),
+        round: Math.round((a.shareOfWay ?? 0) * 100),
+        catchM: length(v.catchM ?? 0, units),
+        timeSec: seconds(a.timeSec ?? 0),
+      }),
     },
     { text: rule },
   ];

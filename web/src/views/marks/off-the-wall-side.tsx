@@ -23,10 +23,12 @@ export function SideView({ v, answer, change, units }: View<OffTheWall>) {
       world={{ left, right: stand + 0.35, bottom: 0, top }}
       units={units}
       height={430}
-      label={`Side view: thrown from ${length(stand, units)} before the wall`}
+      label={t("offTheWallSide.sideViewThrownFromBefore", { stand: length(stand, units) })}
     >
       <Floor />
-      {v.ceilingM !== null && <Ceiling at={v.ceilingM} label={`ceiling ${length(v.ceilingM, units)}`} />}
+      {v.ceilingM !== null && (
+        <Ceiling at={v.ceilingM} label={t("offTheWallSide.ceiling", { ceilingM: length(v.ceilingM, units) })} />
+      )}
       <Wall at={stand} top={v.ceilingM ?? undefined} />
       <Figure at={0} handM={v.releaseM ?? 1.3} />
       {answer && (
@@ -35,19 +37,21 @@ export function SideView({ v, answer, change, units }: View<OffTheWall>) {
           {answer.rebound.firstBounceFromWallM !== null && (
             <FloorMark
               x={stand - answer.rebound.firstBounceFromWallM}
-              text={`${length(answer.rebound.firstBounceFromWallM, units)} from the wall`}
+              text={t("offTheWallSide.fromTheWall", {
+                firstBounceFromWallM: length(answer.rebound.firstBounceFromWallM, units),
+              })}
               colour="var(--throw)"
               below
             />
           )}
           {answer.catchFullFromWallM !== null && (
-            <Spot x={stand - answer.catchFullFromWallM} height={v.catchM ?? 1} text="on the full" />
+            <Spot x={stand - answer.catchFullFromWallM} height={v.catchM ?? 1} text={t("offTheWallSide.onTheFull")} />
           )}
           {answer.catchBounceFromWallM !== null && (
             <Spot
               x={stand - answer.catchBounceFromWallM}
               height={Math.min(v.catchM ?? 1, answer.bounceTopM ?? 1)}
-              text="after one bounce"
+              text={t("offTheWallSide.afterOneBounce")}
             />
           )}
           {answer.rebound.wallHeightM !== null && (
@@ -129,30 +133,51 @@ export function toldWall(a: OffTheWall, v: V, units: Units): Said[] {
   if (r.outcome === "CEILING_FIRST")
     said.push({
       kind: "warn",
-      text: `${reboundWords.CEILING_FIRST} After ${seconds(r.timeToCeilingSec ?? 0)}. Throw flatter or softer.`,
+      text: t("offTheWallSide.afterThrowFlatterOrSofter", {
+        CEILINGFIRST: reboundWords.CEILING_FIRST,
+        timeToCeilingSec: seconds(r.timeToCeilingSec ?? 0),
+      }),
     });
   else if (r.outcome === "FLOOR_FIRST")
     said.push({
       kind: "warn",
-      text: `${reboundWords.FLOOR_FIRST} It lands ${length(r.landsShortOfWallM ?? 0, units)} short. Throw harder or steeper.`,
+      text: t("offTheWallSide.itLandsShortThrowHarder", {
+        FLOORFIRST: reboundWords.FLOOR_FIRST,
+        landsShortOfWallM: length(r.landsShortOfWallM ?? 0, units),
+      }),
     });
   else {
     said.push({
-      text: `It meets the wall at ${length(r.wallHeightM ?? 0, units)} after ${seconds(r.timeToWallSec ?? 0)}. ${
-        r.outcome === "BACK_ON_THE_FULL"
-          ? `${reboundWords.BACK_ON_THE_FULL} It reaches the thrower ${length(r.heightAtThrowerM ?? 0, units)} high.`
-          : `${reboundWords.BOUNCES_FIRST} The first bounce is ${length(r.firstBounceFromWallM ?? 0, units)} from the wall.`
-      }`,
+      text: t("offTheWallSide.itMeetsTheWallAt", {
+        wallHeightM: length(r.wallHeightM ?? 0, units),
+        timeToWallSec: seconds(r.timeToWallSec ?? 0),
+        more:
+          r.outcome === "BACK_ON_THE_FULL"
+            ? t("offTheWallSide.itReachesTheThrowerHigh", {
+                BACKONTHEFULL: reboundWords.BACK_ON_THE_FULL,
+                heightAtThrowerM: length(r.heightAtThrowerM ?? 0, units),
+              })
+            : t("offTheWallSide.theFirstBounceIsFrom", {
+                BOUNCESFIRST: reboundWords.BOUNCES_FIRST,
+                firstBounceFromWallM: length(r.firstBounceFromWallM ?? 0, units),
+              }),
+      }),
     });
     const full =
       a.catchFullFromWallM === null
-        ? "It never comes down through catch height before the bounce."
-        : `On the full: stand ${length(a.catchFullFromWallM, units)} from the wall.`;
+        ? t("offTheWallSide.itNeverComesDownThrough")
+        : t("offTheWallSide.onTheFullStandFrom", { catchFullFromWallM: length(a.catchFullFromWallM, units) });
     const one =
       a.catchBounceFromWallM === null
         ? ""
-        : ` After one bounce: ${length(a.catchBounceFromWallM, units)} from the wall${(a.bounceTopM ?? 0) < (v.catchM ?? 0) - 0.01 ? `, and only ${length(a.bounceTopM ?? 0, units)} high` : ""}.`;
-    said.push({ text: `To catch it at ${length(v.catchM ?? 0, units)}. ${full}${one}` });
+        : t("offTheWallSide.afterOneBounceFromThe", {
+            catchBounceFromWallM: length(a.catchBounceFromWallM, units),
+            more:
+              (a.bounceTopM ?? 0) < (v.catchM ?? 0) - 0.01
+                ? t("offTheWallSide.andOnlyHigh", { bounceTopM: length(a.bounceTopM ?? 0, units) })
+                : "",
+          });
+    said.push({ text: t("offTheWallSide.toCatchItAt", { catchM: length(v.catchM ?? 0, units), full, one }) });
   }
   return said;
 }

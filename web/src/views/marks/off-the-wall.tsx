@@ -141,7 +141,7 @@ function useOffTheWall(given: Given) {
     ...(v.mode === "pass" && pass.answer ? toldPass(pass.answer, pass.of, units) : []),
     ...(v.mode === "board" && board.answer ? toldBoard(board.answer, units) : []),
     ...(react.answer && v.mode !== "board" ? [toldReaction(react.answer, react.of, units)] : []),
-    { kind: "note", text: `${noDrag} How lively ball and wall are is a planning value: try it and change it.` },
+    { kind: "note", text: t("offTheWall.howLivelyBallAndWall", { noDrag }) },
   ];
   return { given, units, planning, years, v, change, side, above, pass, board, react, shown, field, number, said };
 }
@@ -163,9 +163,9 @@ export function OffTheWallWorking({ given }: { given: Given }) {
       controls={<Controls {...parts} />}
       measures={measures(shown.of, side.answer, above.answer, pass.answer, board.answer, react.answer)}
       materials={[
-        "tape or flat markers",
-        "tape measure",
-        v.mode === "board" ? "a board, wedged so that it cannot slip" : "a ball each",
+        t("offTheWall.tapeOrFlatMarkers"),
+        t("offTheWall.tapeMeasure"),
+        v.mode === "board" ? t("offTheWall.aBoardWedgedSoThat") : t("offTheWall.aBallEach"),
       ]}
       cautions={["FAST_RETURN", "HARD_BALL_FACE", "CEILING_AND_LAMPS", "GLASS_BEHIND_TARGET", "LOOSE_BALLS"]}
     />
@@ -209,11 +209,11 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
       </Group>
       <Group title={t("offTheWall.theThrow")}>
         {v.mode === "pass"
-          ? field("distanceM", "From passer to catcher")
-          : field("standM", v.mode === "board" ? "Stand from the board" : "Stand from the wall")}
-        {v.mode !== "along" && field("releaseM", "Ball leaves the hand at")}
-        {number("speedMs", "Speed of the throw", "m/s", 0.5)}
-        {v.mode === "wall" && number("angleDeg", "Launch angle", "°")}
+          ? field("distanceM", t("offTheWall.fromPasserToCatcher"))
+          : field("standM", v.mode === "board" ? t("offTheWall.standFromTheBoard") : t("offTheWall.standFromTheWall"))}
+        {v.mode !== "along" && field("releaseM", t("offTheWall.ballLeavesTheHandAt"))}
+        {number("speedMs", t("offTheWall.speedOfTheThrow"), "m/s", 0.5)}
+        {v.mode === "wall" && number("angleDeg", t("offTheWall.launchAngle"), "°")}
         {v.mode === "board" && (
           <NumberRow
             label={t("offTheWall.launchAngle")}
@@ -223,18 +223,24 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
             onChange={(boardAngleDeg) => change({ boardAngleDeg })}
           />
         )}
-        {v.mode === "along" && number("turnDeg", "Turned from straight", "°")}
-        {(v.mode === "wall" || v.mode === "pass") && field("catchM", "Caught at")}
+        {v.mode === "along" && number("turnDeg", t("offTheWall.turnedFromStraight"), "°")}
+        {(v.mode === "wall" || v.mode === "pass") && field("catchM", t("offTheWall.caughtAt"))}
       </Group>
       <Group title={t("offTheWall.whatItMeets")}>
         {v.mode !== "pass" &&
-          number("restitution", v.mode === "board" ? "Board gives back" : "Wall gives back", "×", 0.05)}
-        {(v.mode === "wall" || v.mode === "pass") && number("floorRestitution", "Floor gives back", "×", 0.05)}
-        {v.mode === "pass" && number("floorGrip", "Floor lets it run on", "×", 0.05)}
-        {v.mode === "board" && number("leanDeg", "Board leans by", "°")}
-        {v.mode === "board" && field("boardM", "Board, along it")}
-        {v.mode === "wall" && field("ceilingM", "Ceiling (empty: sky)")}
-        {v.mode === "wall" && field("ballRadiusM", "Ball radius")}
+          number(
+            "restitution",
+            v.mode === "board" ? t("offTheWall.boardGivesBack") : t("offTheWall.wallGivesBack"),
+            "×",
+            0.05,
+          )}
+        {(v.mode === "wall" || v.mode === "pass") &&
+          number("floorRestitution", t("offTheWall.floorGivesBack"), "×", 0.05)}
+        {v.mode === "pass" && number("floorGrip", t("offTheWall.floorLetsItRunOn"), "×", 0.05)}
+        {v.mode === "board" && number("leanDeg", t("offTheWall.boardLeansBy"), "°")}
+        {v.mode === "board" && field("boardM", t("offTheWall.boardAlongIt"))}
+        {v.mode === "wall" && field("ceilingM", t("offTheWall.ceilingEmptySky"))}
+        {v.mode === "wall" && field("ballRadiusM", t("offTheWall.ballRadius"))}
       </Group>
       {v.mode !== "board" && (
         <Group title={t("offTheWall.timeToReact")}>
@@ -253,10 +259,10 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
               }}
             />
           </div>
-          {number("reactionSec", "To see and decide", "s", 0.01)}
-          {number("handMoveSec", "To bring the hands", "s", 0.01)}
+          {number("reactionSec", t("offTheWall.toSeeAndDecide"), "s", 0.01)}
+          {number("handMoveSec", t("offTheWall.toBringTheHands"), "s", 0.01)}
           <Switch
-            label={`Hard ball: ${planning.usual.hardMarginShare * 100} % more`}
+            label={t("offTheWall.hardBallMore", { n: planning.usual.hardMarginShare * 100 })}
             on={v.hard}
             onChange={(hard) => change({ hard })}
           />
@@ -267,15 +273,20 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
 }
 
 function toldReaction(a: Reaction, v: V & { comes: number | null }, units: Units): Said {
-  const text = `A ball that comes at ${v.comes?.toFixed(1)} m/s asks for ${length(a.leastDistanceM, units)} at ${v.age} years${v.hard ? ", hard ball margin in it" : ""}`;
+  const text = t("offTheWall.aBallThatComesAt", {
+    comes: v.comes?.toFixed(1),
+    leastDistanceM: length(a.leastDistanceM, units),
+    age: v.age,
+    more: v.hard ? t("offTheWall.hardBallMarginInIt") : "",
+  });
   return a.enough
     ? {
         kind: "note",
-        text: `${text}; here are ${seconds(a.hasSec)} of the ${seconds(a.neededSec)} needed: enough. Our planning values, not a standard.`,
+        text: t("offTheWall.hereAreOfTheNeeded", { text, hasSec: seconds(a.hasSec), neededSec: seconds(a.neededSec) }),
       }
     : {
         kind: "warn",
-        text: `${text}; here it has only ${a.hasSec.toFixed(2)} s of the ${a.neededSec.toFixed(2)} s needed. Stand further back, throw softer, or take a softer ball. Our planning values, not a standard.`,
+        text: t("offTheWall.hereItHasOnlyS", { text, hasSec: a.hasSec.toFixed(2), neededSec: a.neededSec.toFixed(2) }),
       };
 }
 
@@ -292,23 +303,23 @@ function measures(
     if (m !== null && m !== undefined) rows.push({ what, m: Math.abs(m), up });
   };
   if (v.mode === "wall") {
-    add("Line to throw from, from the wall", v.standM);
-    add("It meets the wall at", side?.rebound.wallHeightM, true);
-    add("First bounce, from the wall", side?.rebound.firstBounceFromWallM);
-    add("Stand to catch on the full, from the wall", side?.catchFullFromWallM);
-    add("Stand to catch after one bounce, from the wall", side?.catchBounceFromWallM);
+    add(t("offTheWall.lineToThrowFromFrom"), v.standM);
+    add(t("offTheWall.itMeetsTheWallAt"), side?.rebound.wallHeightM, true);
+    add(t("offTheWall.firstBounceFromTheWall"), side?.rebound.firstBounceFromWallM);
+    add(t("offTheWall.standToCatchOnThe"), side?.catchFullFromWallM);
+    add(t("offTheWall.standToCatchAfterOne"), side?.catchBounceFromWallM);
   } else if (v.mode === "along") {
-    add("Line to pass from, from the wall", v.standM);
-    add("Mark along the wall", above?.lateralAtWallM);
-    add("Run along the wall", above?.lateralAtReturnM);
+    add(t("offTheWall.lineToPassFromFrom"), v.standM);
+    add(t("offTheWall.markAlongTheWall"), above?.lateralAtWallM);
+    add(t("offTheWall.runAlongTheWall"), above?.lateralAtReturnM);
   } else if (v.mode === "pass") {
-    add("From passer to catcher", v.distanceM);
-    add("Mark on the floor, from the passer", pass?.bounceFromPasserM);
-    add("Two thirds of the way", pass?.twoThirdsM);
+    add(t("offTheWall.fromPasserToCatcher"), v.distanceM);
+    add(t("offTheWall.markOnTheFloorFrom"), pass?.bounceFromPasserM);
+    add(t("offTheWall.twoThirdsOfTheWay"), pass?.twoThirdsM);
   } else {
-    add("Line to throw from, from the board's foot", v.standM);
-    add("It lands from the board's foot", board?.landsFromFootM);
+    add(t("offTheWall.lineToThrowFromFrom2"), v.standM);
+    add(t("offTheWall.itLandsFromTheBoard"), board?.landsFromFootM);
   }
-  if (v.mode !== "board") add("Least distance to react", react?.leastDistanceM);
+  if (v.mode !== "board") add(t("offTheWall.leastDistanceToReact"), react?.leastDistanceM);
   return rows;
 }

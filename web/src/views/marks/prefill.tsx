@@ -21,7 +21,7 @@ export function FromSpace({
     <Pick
       label={t("prefill.space")}
       value={id}
-      none="any space"
+      none={t("prefill.anySpace")}
       options={given.spaces.map((s) => ({ value: s.id, text: s.name }))}
       onPick={(chosen) => {
         const space = given.spaces.find((s) => s.id === chosen);
@@ -44,7 +44,7 @@ export function FromBall({
     <Pick
       label={t("prefill.ball")}
       value={id}
-      none="another ball"
+      none={t("prefill.anotherBall")}
       options={given.planning.balls.map((b) => ({ value: b.id, text: b.name }))}
       onPick={(chosen) => {
         const kind = ball(given, chosen);

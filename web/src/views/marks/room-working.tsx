@@ -5,7 +5,6 @@ import { Handle } from "../../drawing/handle";
 import { Dim } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import { noRoom } from "../../words-marks";
@@ -127,14 +126,17 @@ export function RoomWorking({ given }: { given: Given }) {
       said={answer ? told(answer, of) : []}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "Space, length", m: v.roomLengthM },
-        { what: "Space, width", m: v.roomWidthM },
-        { what: "One spot, along the throw", m: v.lengthM },
-        { what: "One spot, across", m: v.widthM },
-        { what: "Free between spots", m: v.gapM },
-        { what: "Free to the edge", m: v.edgeM },
+        { what: t("roomWorking.spaceLength"), m: v.roomLengthM },
+        { what: t("roomWorking.spaceWidth"), m: v.roomWidthM },
+        { what: t("roomWorking.oneSpotAlongTheThrow"), m: v.lengthM },
+        { what: t("roomWorking.oneSpotAcross"), m: v.widthM },
+        { what: t("roomWorking.freeBetweenSpots"), m: v.gapM },
+        { what: t("roomWorking.freeToTheEdge"), m: v.edgeM },
       ]}
-      materials={[`${answer ? `${4 * answer.spots.spots} ` : ""}flat markers or chalk for the corners`, "tape measure"]}
+      materials={[
+        t("roomWorking.flatMarkersOrChalkFor", { more: answer ? `${4 * answer.spots.spots} ` : "" }),
+        t("roomWorking.tapeMeasure"),
+      ]}
       cautions={["STAIRS_AND_DOORS", "TRIP_MARKERS", "SWING_CLEARANCE", "LOOSE_BALLS"]}
     />
   );
@@ -162,7 +164,7 @@ function Controls({ given, all, v, change, field, number }: Parts) {
         <Pick
           label={t("roomWorking.task")}
           value={v.ladder}
-          none="own footprint"
+          none={t("roomWorking.ownFootprint")}
           options={(all.data ?? []).map((l) => ({ value: l.ladderId, text: l.name }))}
           onPick={(id) => {
             const ladder = all.data?.find((l) => l.ladderId === id);
@@ -179,24 +181,24 @@ function Controls({ given, all, v, change, field, number }: Parts) {
       <Group title={t("roomWorking.theSpace")}>
         {field("roomLengthM", "Length", "room.space.lengthM")}
         {field("roomWidthM", "Width", "room.space.widthM")}
-        {field("ceilingM", "Ceiling (empty: sky)", "room.space.ceilingM")}
+        {field("ceilingM", t("roomWorking.ceilingEmptySky"), "room.space.ceilingM")}
         <Switch label={t("roomWorking.aFreeWall")} on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
-        {v.hasWall && field("runM", "Wall, along it", "room.space.wall.runM")}
-        {v.hasWall && field("depthM", "Floor before it", "room.space.wall.depthM")}
+        {v.hasWall && field("runM", t("roomWorking.wallAlongIt"), "room.space.wall.runM")}
+        {v.hasWall && field("depthM", t("roomWorking.floorBeforeIt"), "room.space.wall.depthM")}
       </Group>
       <Group title={t("roomWorking.oneSpot")}>
-        {field("lengthM", "Along the throw", "room.footprint.lengthM")}
+        {field("lengthM", t("roomWorking.alongTheThrow"), "room.footprint.lengthM")}
         {field("widthM", "Across", "room.footprint.widthM")}
-        {field("gapM", "Free between spots", "room.footprint.gapM")}
-        {field("edgeM", "Free to the edge", "room.footprint.edgeM")}
-        {field("heightM", "Height needed (empty: any)", "room.footprint.heightM")}
+        {field("gapM", t("roomWorking.freeBetweenSpots"), "room.footprint.gapM")}
+        {field("edgeM", t("roomWorking.freeToTheEdge"), "room.footprint.edgeM")}
+        {field("heightM", t("roomWorking.heightNeededEmptyAny"), "room.footprint.heightM")}
         <Switch label={t("roomWorking.atTheWall")} on={v.needsWall} onChange={(needsWall) => change({ needsWall })} />
         <Switch label={t("roomWorking.allInOneRow")} on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
       </Group>
       <Group title={t("roomWorking.people")}>
         {number("pupils", "Pupils", "room.pupils")}
-        {number("perSpot", "At each spot", "room.perSpot")}
-        {number("workingPerSpot", "of them work at once", "workingPerSpot")}
+        {number("perSpot", t("roomWorking.atEachSpot"), "room.perSpot")}
+        {number("workingPerSpot", t("roomWorking.ofThemWorkAtOnce"), "workingPerSpot")}
       </Group>
     </>
   );
@@ -226,7 +228,11 @@ function Drawing({
       world={{ left: -1.1, right: long + 0.8, bottom: -wide - 0.5, top: 0.5 }}
       units={units}
       height={480}
-      label={`From above: ${length(long, units)} by ${length(wide, units)}${answer ? `, ${count(answer.spots.spots, "spot", "spots")}` : ""}`}
+      label={t("roomWorking.fromAboveBy", {
+        long: length(long, units),
+        wide: length(wide, units),
+        more: answer ? `, ${t("roomWorking.text", { count: answer.spots.spots })}` : "",
+      })}
     >
       <Room long={long} wide={wide} wall={atWall} />
       {answer && <Spots answer={answer} v={of} />}
@@ -330,11 +336,21 @@ function Spots({ answer, v }: { answer: RoomSheet; v: V }) {
 }
 
 function told(a: RoomSheet, v: V): Said[] {
-  if (a.spots.reason) return [{ kind: "warn", text: `Nothing fits: ${noRoom[a.spots.reason]}.` }];
+  if (a.spots.reason) return [{ kind: "warn", text: t("roomWorking.nothingFits", { noRoom: noRoom[a.spots.reason] }) }];
   const waves = a.spots.waves ?? 0;
   const said: Said[] = [
     {
-      text: `${count(a.spots.spots, "spot fits", "spots fit")} in rows (${a.spots.rows} × ${a.spots.columns}): ${a.working} work, ${a.counting} count or feed, ${a.waiting} wait. ${count(waves, "wave", "waves")} × ${count(a.partsToRotate, "part", "parts")} = ${count(a.turns, "turn", "turns")} until everyone has worked.`,
+      text: t("roomWorking.inRowsWorkCountOr", {
+        count: a.spots.spots,
+        rows: a.spots.rows,
+        columns: a.spots.columns,
+        working: a.working,
+        counting: a.counting,
+        waiting: a.waiting,
+        count2: waves,
+        count3: a.partsToRotate,
+        count4: a.turns,
+      }),
     },
   ];
   if (a.waiting > 0) said.push({ kind: "note", text: t("roomWorking.thoseWhoWaitNeed") });

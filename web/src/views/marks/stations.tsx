@@ -1,5 +1,5 @@
 import type { Partners, Roles, Stations } from "../../api/types";
-import { clock, count } from "../../words";
+import { clock } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
@@ -50,7 +50,7 @@ function useStations(given: Given) {
     named: pupils.length > 1,
     inGroup: 4,
     roles: 3,
-    roleNames: "throws, catches, counts",
+    roleNames: say("stations.throwsCatchesCounts"),
   });
   const stations = useReckon(
     "stations",
@@ -75,8 +75,8 @@ function useStations(given: Given) {
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
-  const name = (n: number) => (v.named ? (pupils[n - 1]?.name ?? `No. ${n}`) : `${n}`);
-  const roleName = (n: number) => v.roleNames.split(",")[n - 1]?.trim() || `role ${n}`;
+  const name = (n: number) => (v.named ? (pupils[n - 1]?.name ?? say("stations.no", { n })) : `${n}`);
+  const roleName = (n: number) => v.roleNames.split(",")[n - 1]?.trim() || say("stations.role", { n });
   return { given, pupils, v, change, stations, partners, roles, shown, number, name, roleName };
 }
 
@@ -105,7 +105,7 @@ export function StationsWorking({ given }: { given: Given }) {
             : roles.answer
               ? [
                   {
-                    text: `${count(roles.answer.roleOfPerson.length, "turn", "turns")}, and everyone has had each role once.`,
+                    text: say("stations.andEveryoneHasHadEach", { count: roles.answer.roleOfPerson.length }),
                   },
                 ]
               : []
@@ -114,8 +114,12 @@ export function StationsWorking({ given }: { given: Given }) {
       measures={[]}
       materials={
         v.mode === "stations"
-          ? [`${v.stations} station cards`, "a clock that everyone sees", "a call to change over"]
-          : ["this table on the wall"]
+          ? [
+              say("stations.stationCards", { stations: v.stations }),
+              say("stations.aClock"),
+              say("stations.aCallToChangeOver"),
+            ]
+          : [say("stations.thisTableOnTheWall")]
       }
       cautions={["STAIRS_AND_DOORS", "LOOSE_BALLS", "SWING_CLEARANCE"]}
     />
@@ -144,8 +148,8 @@ function Controls({ given, pupils, v, change, number }: Parts) {
       {number("groups", "Groups")}
       {number("stations", "Stations")}
       {number("explainSec", "Explaining", "s")}
-      {number("roundSec", "At each station", "s")}
-      {number("swapSec", "To change over", "s")}
+      {number("roundSec", say("stations.atEachStation"), "s")}
+      {number("swapSec", say("stations.toChangeOver"), "s")}
       <label className="flex items-center gap-2">
         <span className="mr-auto">{say("stations.startsAt")}</span>
         <input type="time" className="field" value={v.start} onChange={(e) => change({ start: e.target.value })} />
@@ -158,7 +162,7 @@ function Controls({ given, pupils, v, change, number }: Parts) {
       {number("howMany", "Rounds")}
       {pupils.length > 1 && (
         <Switch
-          label={`Names of ${given.chosen?.name}`}
+          label={say("stations.namesOf", { name: given.chosen?.name })}
           on={v.named}
           onChange={(named) => change({ named, ...(named ? { people: Math.min(64, pupils.length) } : {}) })}
         />
@@ -166,7 +170,7 @@ function Controls({ given, pupils, v, change, number }: Parts) {
     </Group>
   ) : (
     <Group title={say("stations.roles")}>
-      {number("inGroup", "In the group", "", "people")}
+      {number("inGroup", say("stations.inTheGroup"), "", "people")}
       {number("roles", "Roles")}
       <label className="block">
         <span>{say("stations.theirNamesWithCommas")}</span>
@@ -205,7 +209,9 @@ function StationTable({ answer, start }: { answer: Stations; start: string }) {
             </th>
             {answer.rounds[0]?.stationOfGroup.map((_, g) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
-              <th scope="col" key={g} className={cell}>{`Group ${g + 1}`}</th>
+              <th scope="col" key={g} className={cell}>
+                {say("stations.group", { n: g + 1 })}
+              </th>
             ))}
           </tr>
         </thead>
@@ -264,7 +270,9 @@ function RoleTable({ answer, roleName }: { answer: Roles; roleName: (n: number) 
             </th>
             {answer.roleOfPerson[0]?.map((_, p) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number
-              <th scope="col" key={p} className={cell}>{`Person ${p + 1}`}</th>
+              <th scope="col" key={p} className={cell}>
+                {say("stations.person", { n: p + 1 })}
+              </th>
             ))}
           </tr>
         </thead>
@@ -293,13 +301,19 @@ function toldStations(a: Stations, v: V): Said[] {
   const rest = (v.groups ?? 0) - (v.stations ?? 0);
   return [
     {
-      text: `${count(a.rounds.length, "round", "rounds")} of ${clock(v.roundSec ?? 0)}, ${clock(v.swapSec ?? 0)} to change over: every group has been everywhere after ${clock(a.totalSec)}, at ${later(v.start, a.totalSec)}.`,
+      text: say("stations.ofToChangeOverEvery", {
+        count: a.rounds.length,
+        roundSec: clock(v.roundSec ?? 0),
+        swapSec: clock(v.swapSec ?? 0),
+        totalSec: clock(a.totalSec),
+        later: later(v.start, a.totalSec),
+      }),
     },
     ...(rest > 0
       ? [
           {
             kind: "note" as const,
-            text: `${count(rest, "group rests", "groups rest")} in every round, each equally often: give them a quiet task.`,
+            text: say("stations.inEveryRoundEachEqually", { count: rest }),
           },
         ]
       : []),
@@ -311,10 +325,10 @@ function toldPartners(a: Partners, v: V): Said[] {
     (v.howMany ?? 0) > a.roundsUntilAgain
       ? {
           kind: "warn",
-          text: `After ${a.roundsUntilAgain} rounds everybody has met everybody; then the same pairs come again.`,
+          text: say("stations.afterRoundsEverybodyHasMet", { roundsUntilAgain: a.roundsUntilAgain }),
         }
       : {
-          text: `Nobody meets twice: pairs would come again only after ${count(a.roundsUntilAgain, "round", "rounds")}.`,
+          text: say("stations.nobodyMeetsTwicePairsWould", { count: a.roundsUntilAgain }),
         },
   ];
 }

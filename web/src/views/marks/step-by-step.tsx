@@ -3,7 +3,7 @@ import { Handle } from "../../drawing/handle";
 import { LabelAt } from "../../drawing/pieces";
 import { Plot, usePlot } from "../../drawing/plot";
 import { length, shoes, type Units } from "../../lengths";
-import { clock, count, percent } from "../../words";
+import { clock, percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
@@ -75,7 +75,7 @@ function useStepByStep(given: Given) {
       label={label}
       unit={unit}
       value={v[key] as number | null}
-      must={unit === "%" && must(path) ? "must be from 0 to 100" : must(path)}
+      must={unit === "%" && must(path) ? say("stepByStep.mustBeFrom0To") : must(path)}
       onChange={(n) => change({ [key]: n } as Partial<V>)}
     />
   );
@@ -102,16 +102,18 @@ export function StepByStepWorking({ given }: { given: Given }) {
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[
-        { what: "One step", m: v.stepM },
-        ...(stairs.answer?.furthestHeld ? [{ what: "Furthest held", m: stairs.answer.furthestHeldM }] : []),
+        { what: say("stepByStep.oneStep"), m: v.stepM },
+        ...(stairs.answer?.furthestHeld
+          ? [{ what: say("stepByStep.furthestHeld"), m: stairs.answer.furthestHeldM }]
+          : []),
         ...(stairs.answer?.settling
-          ? [{ what: "Settles at", m: stairs.answer.settling.likelyStep * (stairs.of.stepM ?? 0) }]
+          ? [{ what: say("stepByStep.settlesAt"), m: stairs.answer.settling.likelyStep * (stairs.of.stepM ?? 0) }]
           : []),
         ...(reach.answer?.withoutMiss
-          ? [{ what: "Furthest this round allows", m: reach.answer.withoutMiss * (reach.of.stepM ?? 0) }]
+          ? [{ what: say("stepByStep.furthestThisRoundAllows"), m: reach.answer.withoutMiss * (reach.of.stepM ?? 0) }]
           : []),
       ]}
-      materials={["chalk or tape for the steps", "a target", "two soft balls"]}
+      materials={[say("stepByStep.chalkOrTapeForThe"), "a target", say("stepByStep.twoSoftBalls")]}
       cautions={["LOOSE_BALLS", "THROWING_COUNTS", "TRIP_MARKERS"]}
     />
   );
@@ -121,7 +123,7 @@ function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
   return (
     <>
       <Group title={say("stepByStep.theRule")} of="staircase">
-        {number("makesToStep", "Hits in a row to step back")}
+        {number("makesToStep", say("stepByStep.hitsInARowTo"))}
         <Pick
           label={say("stepByStep.aMiss")}
           value={v.onMiss}
@@ -132,14 +134,14 @@ function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
           ]}
           onPick={(onMiss) => change({ onMiss })}
         />
-        {number("startStep", "Starts at step")}
+        {number("startStep", say("stepByStep.startsAtStep"))}
       </Group>
       <Group title={say("stepByStep.theStep")}>
         {pupils.length > 0 && (
           <Pick
             label={say("stepByStep.shoeOf")}
             value={v.pupil}
-            none="class, on average"
+            none={say("stepByStep.classOnAverage")}
             options={pupils.map((p) => ({ value: p.id, text: p.name }))}
             onPick={(pupil) => {
               const shoe = pupils.find((p) => p.id === pupil)?.details.shoeCm;
@@ -161,10 +163,10 @@ function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
       </Group>
       <Group title={say("stepByStep.howFarInA")}>
         {number("roundSec", "Round", "s")}
-        {number("percentIn", "Goes in", "%", "p")}
-        {number("secPerThrow", "One throw", "s")}
-        {number("fetchSec", "A fetch after a miss", "s")}
-        {number("walkSecPerStep", "Walk, for each step", "s")}
+        {number("percentIn", say("stepByStep.goesIn"), "%", "p")}
+        {number("secPerThrow", say("stepByStep.oneThrow"), "s")}
+        {number("fetchSec", say("stepByStep.aFetchAfterAMiss"), "s")}
+        {number("walkSecPerStep", say("stepByStep.walkForEachStep"), "s")}
       </Group>
     </>
   );
@@ -231,7 +233,7 @@ function Path({
   const long = Math.max(16, shown.length + 2);
   return (
     <Plot
-      label={`The step of each of ${path.length} throws`}
+      label={say("stepByStep.theStepOfEachOf", { length: path.length })}
       x={{
         from: from + 0.2,
         to: from + long,
@@ -242,7 +244,7 @@ function Path({
         from: 0,
         to: most,
         ticks: Array.from({ length: Math.floor(most / every) + 1 }, (_, i) => i * every).filter((t) => t > 0),
-        name: "step, from the target",
+        name: say("stepByStep.stepFromTheTarget"),
       }}
       height={360}
     >
@@ -251,7 +253,7 @@ function Path({
       <Handle
         label={say("stepByStep.startingStep")}
         value={v.startStep ?? 1}
-        text={`step ${v.startStep}`}
+        text={say("stepByStep.step", { startStep: v.startStep })}
         least={1}
         greatest={40}
         step={1}
@@ -311,7 +313,7 @@ function Settles({ of, most }: { of: NonNullable<Staircase["settling"]>; most: n
         strokeDasharray="8 5"
       />
       <LabelAt xM={world.right} yM={at} dx={-4} dy={-8} anchor="end" bold colour="var(--target)">
-        {`settles at ${at.toFixed(1)}`}
+        {say("stepByStep.settlesAt2", { at: at.toFixed(1) })}
       </LabelAt>
     </g>
   );
@@ -319,14 +321,25 @@ function Settles({ of, most }: { of: NonNullable<Staircase["settling"]>; most: n
 
 function toldStairs(a: Staircase, v: V, units: Units, shoeM: number): Said[] {
   const step = v.stepM ?? 0;
-  const place = (steps: number) => `${length(steps * step, units)} or ${shoes(steps * step, shoeM)}`;
+  const place = (steps: number) =>
+    say("stepByStep.or", { length: length(steps * step, units), shoes: shoes(steps * step, shoeM) });
   const said: Said[] = [];
-  if (v.results.length === 0) return [{ text: `Starts at step ${v.startStep}. Tap each throw as a hit or a miss.` }];
+  if (v.results.length === 0) return [{ text: say("stepByStep.startsAtStepTapEach", { startStep: v.startStep }) }];
   said.push({
     text:
       a.furthestHeld === 0
-        ? `${count(v.results.length, "throw", "throws")}: no step held yet; next from step ${a.endStep} (${place(a.endStep)}).`
-        : `${count(v.results.length, "throw", "throws")}: furthest held is step ${a.furthestHeld} (${place(a.furthestHeld)}); next from step ${a.endStep} (${place(a.endStep)}).`,
+        ? say("stepByStep.noStepHeldYetNext", {
+            count: v.results.length,
+            endStep: a.endStep,
+            endStep2: place(a.endStep),
+          })
+        : say("stepByStep.furthestHeldIsStepNext", {
+            count: v.results.length,
+            furthestHeld: a.furthestHeld,
+            furthestHeld2: place(a.furthestHeld),
+            endStep: a.endStep,
+            endStep2: place(a.endStep),
+          }),
   });
   const s = a.settling;
   if (s)
@@ -348,9 +361,19 @@ function toldReach(a: Reach, v: V, units: Units): Said {
   const last = a.steps.find((s) => s.step === a.likely);
   const likely =
     a.likely === 0
-      ? "not even the first step is likely"
-      : `step ${a.likely} is likely (${length(a.likely * step, units)}${last?.expectedSec ? `, after ${clock(last.expectedSec)}` : ""})`;
+      ? say("stepByStep.notEvenTheFirstStep")
+      : say("stepByStep.stepIsLikely", {
+          likely: a.likely,
+          length: length(a.likely * step, units),
+          more: last?.expectedSec ? say("stepByStep.after", { expectedSec: clock(last.expectedSec) }) : "",
+        });
   return {
-    text: `In ${clock(v.roundSec ?? 0)} nobody gets past step ${a.withoutMiss} (${length(a.withoutMiss * step, units)}), even without a miss; when ${v.percentIn} % go in, ${likely}.`,
+    text: say("stepByStep.inNobodyGetsPastStep", {
+      roundSec: clock(v.roundSec ?? 0),
+      withoutMiss: a.withoutMiss,
+      length: length(a.withoutMiss * step, units),
+      percentIn: v.percentIn,
+      likely,
+    }),
   };
 }

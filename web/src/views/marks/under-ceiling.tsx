@@ -3,7 +3,6 @@ import { Handle } from "../../drawing/handle";
 import { Ball, Ceiling, Dim, Figure, Floor, LabelAt } from "../../drawing/pieces";
 import { Stage, useScale } from "../../drawing/stage";
 import { length, type Units } from "../../lengths";
-import { count } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
@@ -91,12 +90,12 @@ export function CeilingWorking({ given }: { given: Given }) {
           </Group>
           <Group title={t("underCeiling.theRoom")}>
             {field("ceilingM", "Ceiling")}
-            {field("clearanceM", "Keep free below it (lamps)")}
+            {field("clearanceM", t("underCeiling.keepFreeBelowItLamps"))}
           </Group>
           <Group title={t("underCeiling.theToss")}>
-            {field("releaseM", "Ball leaves the hand at")}
-            {field("catchM", "Caught at")}
-            {field("ballRadiusM", "Ball radius")}
+            {field("releaseM", t("underCeiling.ballLeavesTheHandAt"))}
+            {field("catchM", t("underCeiling.caughtAt"))}
+            {field("ballRadiusM", t("underCeiling.ballRadius"))}
           </Group>
           <Group title={t("underCeiling.claps")}>
             <NumberRow
@@ -126,17 +125,17 @@ export function CeilingWorking({ given }: { given: Given }) {
       }
       measures={[
         {
-          what: "Top of the toss, middle of the ball",
+          what: t("underCeiling.topOfTheTossMiddle"),
           m: answer && of.releaseM !== null ? of.releaseM + answer.toss.riseM : null,
           up: true,
         },
         {
-          what: `Ceiling that ${count(of.wishClaps ?? 0, "clap needs", "claps need")}`,
+          what: t("underCeiling.ceilingThat", { count: of.wishClaps ?? 0 }),
           m: answer?.wish.ceilingNeededM ?? null,
           up: true,
         },
       ]}
-      materials={["a soft ball or bean bag each", "tape for a mark at the top of the toss"]}
+      materials={[t("underCeiling.aSoftBallOrBean"), t("underCeiling.tapeForAMarkAt")]}
       cautions={["CEILING_AND_LAMPS", "HARD_TOSS", "HARD_BALL_FACE"]}
     />
   );
@@ -168,15 +167,15 @@ function Drawing({
       world={{ left: -2.6, right: 3.4, bottom: 0, top }}
       units={units}
       height={470}
-      label={`Side view under a ceiling of ${length(ceiling, units)}`}
+      label={t("underCeiling.sideViewUnderACeiling", { ceiling: length(ceiling, units) })}
     >
       <Floor />
       <Free from={ceiling - (v.clearanceM ?? 0)} to={ceiling} />
-      <Ceiling at={ceiling} label={`ceiling ${length(ceiling, units)}`} />
+      <Ceiling at={ceiling} label={t("underCeiling.ceiling3", { ceiling: length(ceiling, units) })} />
       {answer && !answer.wishFits && (
         <NeededLine
           at={needed}
-          text={`${count(of.wishClaps ?? 0, "clap needs", "claps need")} ${length(needed, units)}`}
+          text={`${t("underCeiling.text", { count: of.wishClaps ?? 0 })} ${length(needed, units)}`}
         />
       )}
       <Figure at={0} handM={release} />
@@ -313,7 +312,7 @@ function Beats({ answer, handsSec, clapSec }: { answer: UnderCeiling; handsSec: 
         />
       ))}
       <text x={left} y={at - 8} fontSize="13.500" fill="var(--color-ink)">
-        {`${air.toFixed(2)} s in the air: hands, then ${count(answer.toss.claps, "clap", "claps")}`}
+        {t("underCeiling.sInTheAirHands", { air: air.toFixed(2), count: answer.toss.claps })}
       </text>
     </g>
   );
@@ -324,25 +323,35 @@ function told(a: UnderCeiling, v: V, units: Units): Said[] {
     return [
       {
         kind: "warn",
-        text:
-          a.toss.riseM > 0
-            ? "The catch is above the top of the toss: it cannot be caught there."
-            : "There is no room to toss: the ball would touch what must stay free.",
+        text: a.toss.riseM > 0 ? t("underCeiling.theCatchIsAboveThe") : t("underCeiling.thereIsNoRoomTo"),
       },
     ];
   const said: Said[] = [
     {
-      text: `Under ${length(v.ceilingM ?? 0, units)} a toss may rise ${length(a.toss.riseM, units)} from the hand: ${a.toss.airSec.toFixed(2)} s in the air, time for ${count(a.toss.claps, "clap", "claps")}.`,
+      text: t("underCeiling.underATossMayRise", {
+        ceilingM: length(v.ceilingM ?? 0, units),
+        riseM: length(a.toss.riseM, units),
+        airSec: a.toss.airSec.toFixed(2),
+        count: a.toss.claps,
+      }),
     },
   ];
   said.push(
     a.wishFits
       ? {
-          text: `${count(v.wishClaps ?? 0, "clap fits", "claps fit")}: they need a toss of ${length(a.wish.riseM, units)} and a room of ${length(a.wish.ceilingNeededM, units)}.`,
+          text: t("underCeiling.theyNeedATossOf", {
+            count: v.wishClaps ?? 0,
+            riseM: length(a.wish.riseM, units),
+            ceilingNeededM: length(a.wish.ceilingNeededM, units),
+          }),
         }
       : {
           kind: "warn",
-          text: `${count(v.wishClaps ?? 0, "clap needs", "claps need")} a room of ${length(a.wish.ceilingNeededM, units)}: ${length(a.wish.ceilingNeededM - (v.ceilingM ?? 0), units)} more than there is. Clap quicker, toss from lower, or go outside.`,
+          text: t("underCeiling.aRoomOfMoreThan", {
+            count: v.wishClaps ?? 0,
+            ceilingNeededM: length(a.wish.ceilingNeededM, units),
+            length: length(a.wish.ceilingNeededM - (v.ceilingM ?? 0), units),
+          }),
         },
   );
   said.push({
@@ -372,7 +381,7 @@ function Rises({ answer, units }: { answer: UnderCeiling; units: Units }) {
             </th>
             <td className="clock">{length(r.riseM, units)}</td>
             <td className="clock">{length(r.ceilingNeededM, units)}</td>
-            <td className={r.fits ? "" : "text-soft"}>{r.fits ? "fits" : "too low"}</td>
+            <td className={r.fits ? "" : "text-soft"}>{r.fits ? "fits" : t("underCeiling.tooLow")}</td>
           </tr>
         ))}
       </tbody>

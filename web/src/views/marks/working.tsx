@@ -74,9 +74,7 @@ export function Working({
         <div className="space-y-3 print:hidden">
           {problem && (
             <p role="alert" className="border-l-4 border-alert bg-tint p-3 font-semibold">
-              {problem.status === 400
-                ? "A value does not fit; the drawing still shows the last that did."
-                : `${problem.title}: ${problem.detail}`}
+              {problem.status === 400 ? t("working.aValueDoesNotFit") : `${problem.title}: ${problem.detail}`}
               {problem.errors
                 .filter((e) => problem.status === 400 && e.field)
                 .map((e) => (
@@ -147,16 +145,16 @@ function CopyLink({ values }: { values: Values }) {
     const text = address();
     try {
       await navigator.clipboard.writeText(text);
-      setTold("Link copied");
+      setTold(t("working.linkCopied"));
     } catch {
       // Without leave to use the clipboard the address bar holds the same link.
       window.history.replaceState(window.history.state, "", text);
-      setTold("Link is in the address bar");
+      setTold(t("working.linkIsInTheAddress"));
     }
   };
   return (
     <button type="button" className="btn btn-small" onClick={copy} onBlur={() => setTold(undefined)}>
-      <Link2 size={16} aria-hidden /> <span aria-live="polite">{told ?? "Copy link"}</span>
+      <Link2 size={16} aria-hidden /> <span aria-live="polite">{told ?? t("working.copyLink")}</span>
     </button>
   );
 }

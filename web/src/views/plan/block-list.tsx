@@ -23,7 +23,7 @@ import type { Problem } from "../../api/client";
 import type { Block, BlockPlan, Circuit, CircuitPlan, Edit, Ladder, LessonView } from "../../api/types";
 import { blockName } from "../../lane/lane-blocks";
 import { FamilyGlyph, familyColour, TimeGlyph } from "../../ui/marble";
-import { clock, count, dose, modifier, moveHelp, stationDose } from "../../words";
+import { clock, dose, modifier, moveHelp, stationDose } from "../../words";
 import { texts } from "../../words/texts";
 import { BlockEditor } from "./block-editor";
 import { CircuitHead } from "./circuit-head";
@@ -65,14 +65,17 @@ export function BlockList(props: Props) {
   };
   const name = (id: unknown) => {
     const block = blocks.find((b) => b.id === id);
-    return block ? blockName(block, catalogue) : "The block";
+    return block ? blockName(block, catalogue) : t("blockList.theBlock");
   };
-  const place = (id: unknown) => `place ${1 + blocks.findIndex((b) => b.id === id)} of ${blocks.length}`;
+  const place = (id: unknown) =>
+    t("blockList.placeOf", { n: 1 + blocks.findIndex((b) => b.id === id), length: blocks.length });
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `${name(active.id)} taken up from ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} put down at ${place(over.id)}.` : undefined),
-    onDragCancel: ({ active }) => `${name(active.id)} stays at ${place(active.id)}.`,
+    onDragStart: ({ active }) => t("blockList.takenUpFrom", { id: name(active.id), id2: place(active.id) }),
+    onDragOver: ({ active, over }) =>
+      over ? t("blockList.isOver", { id: name(active.id), id2: place(over.id) }) : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? t("blockList.putDownAt", { id: name(active.id), id2: place(over.id) }) : undefined,
+    onDragCancel: ({ active }) => t("blockList.staysAt", { id: name(active.id), id2: place(active.id) }),
   };
   if (blocks.length === 0)
     return <p className="border-y-2 border-ink py-6 text-soft">{t("blockList.noBlockYetAdd")}</p>;
@@ -182,7 +185,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
             className="cursor-grab touch-none p-1 text-soft"
             {...sortable.attributes}
             {...sortable.listeners}
-            aria-label={`Move block ${index + 1}, ${title}`}
+            aria-label={t("blockList.moveBlock", { n: index + 1, title })}
           >
             <GripVertical size={18} aria-hidden />
           </button>
@@ -209,7 +212,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
           <span className="font-head text-[1.07rem] font-bold">{title}</span>{" "}
           <span className="text-soft">{block.reverses ? "backwards" : rung?.name}</span>
           {block.onlyPupilIds.length > 0 && (
-            <strong> {t("blockList.for", { count: count(block.onlyPupilIds.length, "pupil", "pupils") })}</strong>
+            <strong> {t("blockList.for", { count: block.onlyPupilIds.length })}</strong>
           )}
           {block.modifiers.length > 0 && (
             <span className="text-soft"> + {block.modifiers.map((m) => modifier[m]).join(", ")}</span>
@@ -220,8 +223,13 @@ function BlockLine(props: Props & { block: Block; index: number }) {
               <span className={block.meanwhile ? "" : "font-semibold text-alert"}>
                 {" ‖ "}
                 {block.meanwhile
-                  ? `quiet task: ${catalogue.find((l) => l.id === block.meanwhile?.ladderId)?.name ?? ""}`
-                  : `${plan.waiting} wait ${clock(plan.idleSecPerPupil)} with nothing to do`}
+                  ? t("blockList.quietTask", {
+                      name: catalogue.find((l) => l.id === block.meanwhile?.ladderId)?.name ?? "",
+                    })
+                  : t("blockList.waitWithNothingToDo", {
+                      waiting: plan.waiting,
+                      idleSecPerPupil: clock(plan.idleSecPerPupil),
+                    })}
               </span>
             )}
             {stops && <span className="font-semibold text-alert"> {t("blockList.toMendFirst")}</span>}

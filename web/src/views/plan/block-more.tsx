@@ -198,8 +198,8 @@ function KitRows({ block, ladder, rung, onEdit }: EditorProps) {
                 options={[
                   { value: "-", text: t("kit.change") },
                   ...others.flatMap((k) => [
-                    { value: `only ${k}`, text: t("kit.instead", { kind: name(k) }) },
-                    { value: `also ${k}`, text: t("kit.fillUp", { kind: name(k) }) },
+                    { value: t("blockMore.only", { k }), text: t("kit.instead", { kind: name(k) }) },
+                    { value: t("blockMore.also", { k }), text: t("kit.fillUp", { kind: name(k) }) },
                   ]),
                 ]}
                 onChange={(v) => {

@@ -187,13 +187,13 @@ function Sound({ view, open }: { view: LessonView; open: Finding[] }) {
   if (plan.blocks.length === 0) return null;
   const none = (...codes: string[]) => !open.some((f) => codes.some((c) => f.code.startsWith(c)));
   const lines = [
-    none("PAST_BELL") && `Ends ${clock(plan.pastBellSec)} before the bell.`,
+    none("PAST_BELL") && t("findings.endsBeforeTheBell", { pastBellSec: clock(plan.pastBellSec) }),
     none("SIDE") &&
       plan.rightSec + plan.leftSec > 0 &&
       plan.rightSec === plan.leftSec &&
-      "Right and left get the same time.",
-    none("KIT", "GEAR") && view.gather.items.length > 0 && "There is enough kit for everyone at once.",
-    none("WAVE_IDLE") && plan.idleSecPerPupil === 0 && "Nobody waits with nothing to do.",
+      t("findings.rightAndLeftGetThe"),
+    none("KIT", "GEAR") && view.gather.items.length > 0 && t("findings.thereIsEnoughKitFor"),
+    none("WAVE_IDLE") && plan.idleSecPerPupil === 0 && t("findings.nobodyWaitsWithNothingTo"),
   ].filter((l): l is string => !!l);
   return (
     <ul>

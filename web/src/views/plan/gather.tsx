@@ -6,11 +6,11 @@ const t = texts("plan");
 type Item = LessonView["gather"]["items"][number];
 
 const lookAt: Partial<Record<Item["group"], string>> = {
-  BALL: "firm, no split seam",
-  STICK: "no splinter, tape tight",
-  TARGET: "no crack, no sharp edge",
-  MARKER: "flat, none that slides",
-  GEAR: "straps whole, right size",
+  BALL: t("gather.firmNoSplitSeam"),
+  STICK: t("gather.noSplinterTapeTight"),
+  TARGET: t("gather.noCrackNoSharpEdge"),
+  MARKER: t("gather.flatNoneThatSlides"),
+  GEAR: t("gather.strapsWholeRightSize"),
 };
 
 /** Everything to have in hand before the lesson, with what to make and what to look over. */
@@ -36,7 +36,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
               {(i.worn || (lookAt[i.group] && !i.make)) && (
                 <span className={`block text-sm ${i.worn ? "font-semibold text-alert" : "text-soft"}`}>
                   {t("gather.lookOver")}
-                  {i.worn ? ", some are worn" : ""}: {lookAt[i.group] ?? "whole and clean"}.
+                  {i.worn ? t("gather.someAreWorn") : ""}: {lookAt[i.group] ?? t("gather.wholeAndClean")}.
                 </span>
               )}
             </span>
@@ -54,7 +54,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
             {making.map((i) => (
               <li key={i.kind}>
                 {i.count} × {i.name}
-                {i.makeMin > 0 && `, ${i.makeMin} min each`}: {i.make}
+                {i.makeMin > 0 && t("gather.minEach", { makeMin: i.makeMin })}: {i.make}
               </li>
             ))}
           </ul>

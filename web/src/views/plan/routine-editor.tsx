@@ -33,7 +33,7 @@ export function RoutineEditor({
   const earlier = (at: number) => {
     const moves = [...routine.moves];
     moves.splice(at - 1, 0, ...moves.splice(at, 1));
-    set({ moves }, `earlier ${at} ${Date.now()}`);
+    set({ moves }, t("routineEditor.earlier", { at, now: Date.now() }));
   };
   return (
     <fieldset disabled={movers.readOnly} className="min-w-0 space-y-3 pr-3 pb-4 pl-4 sm:pl-12">
@@ -109,7 +109,9 @@ export function RoutineEditor({
               className="p-2 disabled:opacity-40"
               aria-label={t("routine.out", { n: i + 1 })}
               disabled={routine.moves.length === 1}
-              onClick={() => set({ moves: routine.moves.filter((_, k) => k !== i) }, `out ${i} ${Date.now()}`)}
+              onClick={() =>
+                set({ moves: routine.moves.filter((_, k) => k !== i) }, t("routineEditor.out", { i, now: Date.now() }))
+              }
             >
               <Trash2 size={16} aria-hidden />
             </button>
@@ -128,7 +130,7 @@ export function RoutineEditor({
                   { what: t("routine.move", { n: routine.moves.length + 1 }), count: 10, sec: 10, eachSide: false },
                 ],
               },
-              `add ${Date.now()}`,
+              t("routineEditor.add", { now: Date.now() }),
             )
           }
         >
@@ -137,7 +139,7 @@ export function RoutineEditor({
         <button
           type="button"
           className="btn btn-small"
-          onClick={() => set({ moves: [...routine.moves].reverse() }, `turned ${Date.now()}`)}
+          onClick={() => set({ moves: [...routine.moves].reverse() }, t("routineEditor.turned", { now: Date.now() }))}
         >
           {t("routine.backwards")}
         </button>
@@ -148,7 +150,9 @@ export function RoutineEditor({
           {t("routine.total", { calls: plan.steps.length, sec: plan.workSec, count: plan.touches })}
         </p>
       )}
-      {!movers.readOnly && <KeptRoutines routine={routine} onPut={(kept) => set(kept, `put ${Date.now()}`)} />}
+      {!movers.readOnly && (
+        <KeptRoutines routine={routine} onPut={(kept) => set(kept, t("routineEditor.put", { now: Date.now() }))} />
+      )}
       <MoveButtons {...movers} />
     </fieldset>
   );

@@ -58,13 +58,15 @@ export function SaveState({ plan }: { plan: Kept }) {
     return (
       <span role="status" className="font-semibold text-alert">
         {t("saveState.notSaved")}{" "}
-        {problem.errors.length === 1 ? "one field needs" : `${problem.errors.length} fields need`}{" "}
+        {problem.errors.length === 1
+          ? t("saveState.oneFieldNeeds")
+          : t("saveState.fieldsNeed", { length: problem.errors.length })}{" "}
         {t("saveState.anotherLook")}
       </span>
     );
   return (
     <span role="status" className="text-sm text-soft" data-testid="save-state">
-      {unsaved ? "Saving …" : "Saved"}
+      {unsaved ? t("saveState.saving") : "Saved"}
     </span>
   );
 }

@@ -4,6 +4,9 @@ import { api, Problem } from "../../api/client";
 import { lesson as lessonQuery } from "../../api/queries";
 import type { Edit, Lesson, LessonDoc, LessonView } from "../../api/types";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
+import { texts } from "../../words/texts";
+
+const t = texts("plan");
 
 export type Draft = Omit<LessonDoc, "version">;
 
@@ -51,7 +54,7 @@ export function usePlan(loaded: LessonView) {
             return;
           }
         } catch (error) {
-          setProblem(error instanceof Problem ? error : new Problem(0, "Not changed", String(error)));
+          setProblem(error instanceof Problem ? error : new Problem(0, t("usePlan.notChanged"), String(error)));
         }
       };
       last.current = last.current.then(once);
@@ -70,7 +73,7 @@ export function usePlan(loaded: LessonView) {
         });
         change({ ...newest(), lesson }, `mend ${finding} ${Date.now()}`);
       } catch (error) {
-        setProblem(error instanceof Problem ? error : new Problem(0, "Not mended", String(error)));
+        setProblem(error instanceof Problem ? error : new Problem(0, t("usePlan.notMended"), String(error)));
       }
     },
     [change, loaded.id, newest, saved.version, setProblem],

@@ -1,10 +1,11 @@
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
-import { count, day, side } from "../../words";
-import { texts } from "../../words/texts";
+import { day, side } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { beside, evidence, evidenceWanted, school, verdict } from "../../words-record";
 import { SayStanding } from "./say-standing";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** The next step on one ladder: verdict, reason, and, opened, the tries that it rests on. */
 export function AdviceBox({
@@ -25,15 +26,22 @@ export function AdviceBox({
   const held = advice.verdict === "UP" && advice.nextRungId === null;
   const faults = record.remarks.filter((r) => r.ladderId === ladder.id && r.kind === "FAULT").slice(-3);
   return (
-    <section className="mt-2 border-l-4 border-ink bg-tint px-3 py-2" aria-label={`Next step on ${ladder.name}`}>
+    <section
+      className="mt-2 border-l-4 border-ink bg-tint px-3 py-2"
+      aria-label={t("adviceBox.nextStepOn", { name: ladder.name })}
+    >
       <p>
         <strong>
           <span className="clock mr-1" aria-hidden>
             {verdict[advice.verdict].sign}
           </span>
           {t("adviceBox.rung", { value: number + 1 })} {ladder.rungs[number]?.name}:{" "}
-          {tried ? (held ? "held, and the last one" : verdict[advice.verdict].short) : "not tried yet"}
-          {advice.sides.some((s) => s.seeAgain) && ", to be seen again"}.
+          {tried
+            ? held
+              ? t("adviceBox.heldAndTheLastOne")
+              : verdict[advice.verdict].short
+            : t("adviceBox.notTriedYet")}
+          {advice.sides.some((s) => s.seeAgain) && t("adviceBox.toBeSeenAgain")}.
         </strong>{" "}
         {advice.sides.map((s) => (
           <span key={s.side}>
@@ -56,7 +64,7 @@ export function AdviceBox({
             value: ladder.rungs.findIndex((r) => r.id === advice.stands?.rungId) + 1,
             day: day(advice.stands.on),
           })}
-          {advice.stands.reason}”{said.length > 1 && `; ${count(said.length - 1, "earlier word", "earlier words")}`}
+          {advice.stands.reason}”{said.length > 1 && `; ${t("adviceBox.text", { count: said.length - 1 })}`}
         </p>
       )}
       {advice.lastChose && (
@@ -86,7 +94,9 @@ export function AdviceBox({
             {advice.sides.length > 1 && <h3 className="font-semibold">{side[s.side]}</h3>}
             <p className="text-[0.95rem]">{beside(s)}</p>
             {s.evidence.length === 0 ? (
-              <p className="text-soft">{opened ? "No round with counted misses." : "The tries are on their way."}</p>
+              <p className="text-soft">
+                {opened ? t("adviceBox.noRoundWithCountedMisses") : t("adviceBox.theTriesAreOnTheir")}
+              </p>
             ) : (
               <ul className="text-[0.95rem]">
                 {s.evidence.map((e) => (

@@ -1,10 +1,11 @@
 import type { Ladder, PupilOnLadder } from "../../api/types";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { direction } from "../../words-marks";
 import { LEFT, timeAxis, WIDTH } from "./time-axis";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const HEIGHT = 120;
 
@@ -25,7 +26,12 @@ export function AimChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnLadd
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full max-w-[34rem]"
         role="img"
-        aria-label={`Aim on ${ladder.name}, ${aims.length} rounds with tapped landings: scatter ${Math.round(first.aim.spreadCm)} cm at first, ${Math.round(last.aim.spreadCm)} cm last`}
+        aria-label={t("aimChart.aimOnRoundsWithTapped", {
+          name: ladder.name,
+          length: aims.length,
+          spreadCm: Math.round(first.aim.spreadCm),
+          spreadCm2: Math.round(last.aim.spreadCm),
+        })}
       >
         <line x1={LEFT} x2={WIDTH - 10} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--color-rule)" />
         <text x="0" y={HEIGHT / 2 + 4} fontSize="11" fill="var(--color-soft)">

@@ -4,14 +4,15 @@ import { attemptsOfPupil } from "../../api/queries";
 import type { Ladder, PupilRecord } from "../../api/types";
 import { Failed } from "../../ui/states";
 import { countedBy, day, modifier, score, side } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { matchSaid } from "../run/measures/match/said";
 import { besideScore } from "./beside-score";
 import { Correct } from "./correct";
 import { TypeIn } from "./type-in";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** Every attempt, newest first; the page brings the latest, older ones come when asked for. */
 export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {
@@ -29,7 +30,18 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
         <table className="stacks w-full border-collapse text-[0.95rem]" data-testid="attempts">
           <thead>
             <tr className="border-b-[3px] border-ink text-left">
-              {["Day", "Task", "Side", "Set", "Score", "Missed", "Ball", "Space", "Counted by", ""].map((h) => (
+              {[
+                "Day",
+                "Task",
+                "Side",
+                "Set",
+                "Score",
+                "Missed",
+                "Ball",
+                "Space",
+                t("attemptsOfPupil.countedBy"),
+                "",
+              ].map((h) => (
                 <th key={h} scope="col" className="py-1.5 pr-4">
                   {h}
                 </th>
@@ -80,13 +92,17 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
                   <td className="pr-4">{a.space}</td>
                   <td className="pr-4 no-underline">
                     {countedBy[a.countedBy]}
-                    {a.where === "HOME" && ", at home"}
-                    {!a.confirmed && ", not confirmed"}
-                    {againstNames.length > 0 && `, against ${againstNames.join(", ")}`}
-                    {jointWithNames.length > 0 && `, together with ${jointWithNames.join(", ")}`}
+                    {a.where === "HOME" && t("attemptsOfPupil.atHome")}
+                    {!a.confirmed && t("attemptsOfPupil.notConfirmed")}
+                    {againstNames.length > 0 && t("attemptsOfPupil.against", { againstNames: againstNames.join(", ") })}
+                    {jointWithNames.length > 0 &&
+                      t("attemptsOfPupil.togetherWith", { jointWithNames: jointWithNames.join(", ") })}
                     {corrections.map((c) => (
                       <span key={c.at} className="block text-sm text-soft">
-                        {c.struck ? "struck out" : `was ${figures(c.before)}`}, {c.by}: “{c.reason}”
+                        {c.struck
+                          ? t("attemptsOfPupil.struckOut")
+                          : t("attemptsOfPupil.was", { figures: figures(c.before) })}
+                        , {c.by}: “{c.reason}”
                       </span>
                     ))}
                   </td>

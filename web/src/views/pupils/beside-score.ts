@@ -1,8 +1,10 @@
 import type { Attempt } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
-const run = texts("run");
+const t = textsOf("pupils", saidPupils);
+const run = textsOf("run", saidRun);
 
 /** What a pad told of a round beside its score, in a few words; null where it told no more. */
 export function besideScore(detail: Attempt["detail"]): string | null {

@@ -1,9 +1,10 @@
 import type { Ladder, LadderRecord } from "../../api/types";
 import { bestAndLast, percent, side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { certainty, sureness } from "../../words-record";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** Both sides of the rung where the pupil stands, beside each other, with how sure each share is and whether one is behind. */
 export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) {
@@ -13,7 +14,7 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
   const counted = advice.sides.some((s) => s.hits + s.misses > 0);
   if (advice.sides.length < 2 || !challenge || !rung) return null;
   return (
-    <section className="mt-2 overflow-x-auto" aria-label={`Both sides on ${ladder.name}`}>
+    <section className="mt-2 overflow-x-auto" aria-label={t("bothSides.bothSidesOn", { name: ladder.name })}>
       <table className="w-full border-collapse text-[0.95rem]">
         <thead>
           <tr className="border-b border-ink text-left">
@@ -44,13 +45,15 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
                 </th>
                 {counted && (
                   <>
-                    <td className="clock pr-3 whitespace-nowrap">{tries > 0 ? `${s.hits} of ${tries}` : "–"}</td>
                     <td className="clock pr-3 whitespace-nowrap">
-                      {tries > 0 ? `${percent(s.share.low)} and ${percent(s.share.high)}` : "–"}
+                      {tries > 0 ? t("bothSides.of", { hits: s.hits, tries }) : "–"}
+                    </td>
+                    <td className="clock pr-3 whitespace-nowrap">
+                      {tries > 0 ? t("bothSides.and", { low: percent(s.share.low), high: percent(s.share.high) }) : "–"}
                     </td>
                   </>
                 )}
-                <td>{mine ? bestAndLast(mine, rung) : "not tried"}</td>
+                <td>{mine ? bestAndLast(mine, rung) : t("bothSides.notTried")}</td>
               </tr>
             );
           })}
@@ -59,10 +62,18 @@ export function BothSides({ ladder, on }: { ladder: Ladder; on: LadderRecord }) 
       {behind && (
         <p className="mt-1 text-[0.95rem]">
           {behind.chance < 0.6
-            ? "Both sides look alike."
+            ? t("bothSides.bothSidesLookAlike")
             : behind.chance < 0.75
-              ? `Neither side is surely behind; ${sideWord[behind.side]} ${certainty(behind.chance)} (${sureness(behind.chance)}).`
-              : `The ${sideWord[behind.side]} side is behind: ${certainty(behind.chance)} (${sureness(behind.chance)}).`}
+              ? t("bothSides.neitherSideIsSurelyBehind", {
+                  sideWord: sideWord[behind.side],
+                  certainty: certainty(behind.chance),
+                  sureness: sureness(behind.chance),
+                })
+              : t("bothSides.theSideIsBehind", {
+                  sideWord: sideWord[behind.side],
+                  certainty: certainty(behind.chance),
+                  sureness: sureness(behind.chance),
+                })}
         </p>
       )}
     </section>

@@ -4,8 +4,9 @@ import { Link, useSearchParams } from "react-router";
 import { classRecord, ladders } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count, day } from "../../words";
-import { texts } from "../../words/texts";
+import { day } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Matrix } from "./matrix";
 import { OneLadder } from "./one-ladder";
 import { Answers, type Asked, QuestionBar } from "./questions";
@@ -14,7 +15,7 @@ import { ReadinessSheet } from "./readiness-sheet";
 import { ResultsSheet } from "./results-sheet";
 import { Term } from "./term";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** Who completed which challenge; one ladder at a time with bests, last results and rounds. */
 export function ClassView() {
@@ -37,11 +38,11 @@ export function ClassView() {
     );
   const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!record.data || !catalogue.data) return <Loading what={`the record of ${chosen.name}`} />;
+  if (!record.data || !catalogue.data) return <Loading what={t("classView.theRecordOf", { name: chosen.name })} />;
   const tried = catalogue.data.filter((l) => record.data.ladderIds.includes(l.id));
   if (tried.length === 0 || !record.data.firstDay)
     return (
-      <Empty title={`${record.data.className} has no tries yet`}>
+      <Empty title={t("classView.hasNoTriesYet", { className: record.data.className })}>
         <p>{t("classView.runALessonAnd")}</p>
         <Link className="btn btn-main" to="/run">
           {t("classView.runALesson")}
@@ -54,18 +55,15 @@ export function ClassView() {
       <div className="flex flex-wrap items-center gap-3 print:[&_button]:hidden">
         <h1 className="mr-auto">{t("classView.whoStandsWhere", { className: record.data.className })}</h1>
         <button type="button" className="btn btn-small" aria-pressed={term} onClick={() => setTerm(!term)}>
-          {term ? "The matrix" : "The term"}
+          {term ? t("classView.theMatrix") : t("classView.theTerm")}
         </button>
         <RankingSheet record={record.data} />
         <ResultsSheet classId={record.data.classId} className={record.data.className} mayChange={chosen.mayChange} />
         <ReadinessSheet classId={record.data.classId} className={record.data.className} />
       </div>
       <p className="mt-1 mb-3 text-soft">
-        {t("classView.sinceAFilledStep", {
-          day: day(record.data.firstDay),
-          count: count(record.data.rounds, "round", "rounds"),
-        })}
-        {ladder ? "" : "; press a ladder for bests and last results"}.
+        {t("classView.sinceAFilledStep", { day: day(record.data.firstDay), count: record.data.rounds })}
+        {ladder ? "" : t("classView.pressALadderForBests")}.
       </p>
       {!term && <QuestionBar record={record.data} asked={asked} onAsk={setAsked} />}
       {term ? (

@@ -2,11 +2,12 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { Corrected, Tried } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Box, typedNumber } from "./box";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const FIGURES = ["score", "hits", "misses"] as const;
 

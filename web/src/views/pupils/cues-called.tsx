@@ -2,9 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { cuesOnLadder } from "../../api/queries";
 import type { CueHelp, Ladder } from "../../api/types";
 import { percent } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** Smaller than this, chance alone is an unlikely reason; how unlikely is told all the same. */
 const UNLIKELY = 0.1;

@@ -5,11 +5,12 @@ import { api, Problem } from "../../api/client";
 import type { PupilGone, PupilRecord } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { KeptList, WhatGoes } from "../../ui/what-goes";
-import { count, moment } from "../../words";
-import { texts } from "../../words/texts";
+import { moment } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Refused } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** All that is kept of a pupil, to be carried out or erased. */
 export function DataOfPupil({ record }: { record: PupilRecord }) {
@@ -22,7 +23,7 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
     try {
       setGone(await api("delete", "/api/pupils/{id}", { params: { path: { id: record.pupilId } } }));
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not erased", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("dataOfPupil.notErased"), String(e)));
     }
   };
   const leave = (o: boolean) => {
@@ -47,7 +48,11 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
           {t("dataOfPupil.erase", { name: record.name })}
         </button>
       </p>
-      <Sheet title={gone ? `${gone.name} is gone` : `Erase ${record.name}?`} open={open} onOpenChange={leave}>
+      <Sheet
+        title={gone ? t("dataOfPupil.isGone", { name: gone.name }) : t("dataOfPupil.erase2", { name: record.name })}
+        open={open}
+        onOpenChange={leave}
+      >
         {gone ? (
           <>
             <p>{t("dataOfPupil.erased")}</p>
@@ -55,8 +60,11 @@ export function DataOfPupil({ record }: { record: PupilRecord }) {
             <p className="mt-2">
               {t("dataOfPupil.fromTheDataFile", { moment: moment(gone.left.goneByMs) })}{" "}
               {gone.left.untilMs === null
-                ? "There is no backup that holds them."
-                : `${count(gone.left.backups.length, "backup still holds", "backups still hold")} them, until ${moment(gone.left.untilMs)} at the latest; copies that were taken elsewhere are the school’s to delete.`}
+                ? t("dataOfPupil.thereIsNoBackupThat")
+                : t("dataOfPupil.themUntilAtTheLatest", {
+                    count: gone.left.backups.length,
+                    untilMs: moment(gone.left.untilMs),
+                  })}
             </p>
             <button type="button" className="btn btn-main mt-4" onClick={() => leave(false)}>
               {t("dataOfPupil.backToTheClass")}

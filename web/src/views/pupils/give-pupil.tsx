@@ -7,9 +7,10 @@ import type { PupilRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { Failed } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** A pupil goes to a colleague's class for good, with all that is recorded; from then on it is that colleague's. */
 export function GivePupil({ record }: { record: PupilRecord }) {

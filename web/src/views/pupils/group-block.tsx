@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { ladders } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { BlockToPlan } from "../ladders/to-plan";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** From those whom a question found straight into a plan: a block for them alone, each on their own rung, and a quiet task for the others. */
 export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; ladder: Ladder; pupilIds: string[] }) {
@@ -16,7 +17,7 @@ export function GroupBlock({ record, ladder, pupilIds }: { record: ClassRecord; 
   return (
     <BlockToPlan
       label={t("groupBlock.planABlockFor")}
-      title={`A block of “${ladder.name}” for ${pupilIds.length}`}
+      title={t("groupBlock.title", { name: ladder.name, n: pupilIds.length })}
       className="btn btn-small"
       edits={(id) => [
         { type: "ADD", id, at: null, ladderId: ladder.id, rungId: first.id },

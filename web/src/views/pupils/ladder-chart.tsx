@@ -1,12 +1,13 @@
 import { useState } from "react";
 import type { Ladder, PupilOnLadder, Tried } from "../../api/types";
 import { Choice } from "../../ui/choice";
-import { count, day, percent, side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import { day, percent, side as sideWord } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { PointsOverTime, type Round } from "./points-over-time";
 import { LEFT, timeAxis, WIDTH } from "./time-axis";
 
-const say = texts("pupils");
+const say = textsOf("pupils", saidPupils);
 
 const STEPS_H = 54;
 
@@ -46,14 +47,20 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
     home: home(r.attemptId),
     best: r.best,
   }));
-  const both = sides.length > 1 ? `; filled ${sideWord[sides[0] ?? "NONE"]}, open ${sideWord[sides[1] ?? "NONE"]}` : "";
+  const both =
+    sides.length > 1
+      ? say("ladderChart.filledOpen", {
+          sideWord: sideWord[sides[0] ?? "NONE"],
+          sideWord2: sideWord[sides[1] ?? "NONE"],
+        })
+      : "";
   return (
     <figure className="mt-2">
       <Steps ladder={ladder} tried={tried} x={x} />
       {tries.overTime.length > 1 && (
         <p className="print:hidden">
           <Choice
-            label={`Rung of ${ladder.name} shown over time`}
+            label={say("ladderChart.rungOfShownOverTime", { name: ladder.name })}
             value={shown.rungId}
             options={tries.overTime.map((o) => ({
               value: o.rungId,
@@ -71,7 +78,11 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
           ticks={[0, 0.5, 1].map((v) => ({ at: v, text: `${v * 100}%` }))}
           line={shown.rungId === advice.rungId ? advice.sides[0]?.hold : undefined}
           sides={sides.length}
-          label={`${count(shares.length, "round", "rounds")} with counted misses: first ${share(shares[0])}, last ${share(shares.at(-1))}`}
+          label={say("ladderChart.withCountedMissesFirstLast", {
+            count: shares.length,
+            shares: share(shares[0]),
+            at: share(shares.at(-1)),
+          })}
         />
       )}
       {rates.length > 0 && (
@@ -85,7 +96,12 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
           })}
           line={undefined}
           sides={sides.length}
-          label={`${rates.length} rounds, ${rung?.unit} a minute: first ${one(rates[0])}, last ${one(rates.at(-1))}`}
+          label={say("ladderChart.roundsAMinuteFirstLast", {
+            length: rates.length,
+            unit: rung?.unit,
+            one: one(rates[0]),
+            one2: one(rates.at(-1)),
+          })}
         />
       )}
       <p className="clock flex max-w-[34rem] justify-between pl-9 text-sm text-soft">
@@ -95,20 +111,29 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
       <figcaption className="text-sm text-soft">
         {say("ladderChart.stepsTheRungPractised")}
         {shares.length > 0 &&
-          ` Below, rung ${number(shown.rungId) + 1}: the share of each round with its 90 % band${shown.rungId === advice.rungId ? "; the dashed line is what holds" : ""}.`}
+          say("ladderChart.belowRungTheShareOf", {
+            n: number(shown.rungId) + 1,
+            more: shown.rungId === advice.rungId ? say("ladderChart.theDashedLineIsWhat") : "",
+          })}
         {rates.length > 0 &&
-          ` ${shares.length > 0 ? "Last" : "Below"}, rung ${number(shown.rungId) + 1}: ${rung?.unit} a minute with the 90 % band, so that rounds of different length compare.`}
-        {(shares.length > 0 || rates.length > 0) && ` A ring is a best, a square was at home${both}.`}
+          say("ladderChart.rungAMinuteWithThe", {
+            more: shares.length > 0 ? "Last" : "Below",
+            n: number(shown.rungId) + 1,
+            unit: rung?.unit,
+          })}
+        {(shares.length > 0 || rates.length > 0) && say("ladderChart.aRingIsABest", { both })}
       </figcaption>
     </figure>
   );
 }
 
 const share = (r: Round | undefined) =>
-  r ? `${percent(r.value)}, between ${percent(r.low)} and ${percent(r.high)}` : "";
+  r ? say("ladderChart.betweenAnd", { value: percent(r.value), low: percent(r.low), high: percent(r.high) }) : "";
 
 const one = (r: Round | undefined) =>
-  r ? `${Math.round(r.value)}, between ${Math.round(r.low)} and ${Math.round(r.high)}` : "";
+  r
+    ? say("ladderChart.betweenAnd", { value: Math.round(r.value), low: Math.round(r.low), high: Math.round(r.high) })
+    : "";
 
 /** A round number at or above. */
 function ceiling(value: number): number {
@@ -130,7 +155,13 @@ function Steps({ ladder, tried, x }: { ladder: Ladder; tried: Tried[]; x: (on: s
       viewBox={`0 0 ${WIDTH} ${STEPS_H}`}
       className="w-full max-w-[34rem]"
       role="img"
-      aria-label={`Rung practised on ${ladder.name}: from rung ${number(first.rungId) + 1} on ${day(first.on)} to rung ${number(last.rungId) + 1} on ${day(last.on)}`}
+      aria-label={say("ladderChart.rungPractisedOnFromRung", {
+        name: ladder.name,
+        n: number(first.rungId) + 1,
+        on: day(first.on),
+        n2: number(last.rungId) + 1,
+        on2: day(last.on),
+      })}
     >
       <text x="0" y="12" fontSize="11" fill="var(--color-soft)">
         {say("ladderChart.rung")}

@@ -5,7 +5,8 @@ import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Failed } from "../../ui/states";
 import { useSeen } from "../../ui/use-seen";
 import { bestAndLast, day, gate, modifier, side } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { measure as measureWord } from "../../words-ladders";
 import { verdict } from "../../words-record";
 import { AdviceBox } from "./advice-box";
@@ -13,7 +14,7 @@ import { AimChart } from "./aim-chart";
 import { BothSides } from "./both-sides";
 import { LadderChart } from "./ladder-chart";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** One ladder of a pupil: rungs with bests, the next step, both sides, and over time. The single tries are asked for when it comes into sight. */
 export function LadderOfPupil({
@@ -67,7 +68,7 @@ export function LadderOfPupil({
                       .map((s, i) => {
                         const which = s.side === "NONE" || s.side === "STRONG" ? "" : `${side[s.side]} `;
                         const same = c.sides.findIndex((o) => o.side === s.side) === i;
-                        return `${which}${bestAndLast(s, r)}${gained(s)}${same ? "" : ` (${otherKind(s)}: not compared)`}`;
+                        return `${which}${bestAndLast(s, r)}${gained(s)}${same ? "" : t("ladderOfPupil.notCompared", { otherKind: otherKind(s) })}`;
                       })
                       .join(" · ")}
                   </span>
@@ -99,7 +100,7 @@ function told(ladder: Ladder, on: LadderRecord): string {
 /** Growth against one's own first round. */
 function gained(s: Challenge["sides"][number]): string {
   return s.gain !== null && s.gain >= 0.05 && s.rounds > 1
-    ? `, ${Math.round(s.gain * 100)} % better than the first`
+    ? t("ladderOfPupil.betterThanTheFirst", { round: Math.round(s.gain * 100) })
     : "";
 }
 
@@ -107,15 +108,15 @@ function gained(s: Challenge["sides"][number]): string {
 function otherKind(s: Challenge["sides"][number]): string {
   return (
     [
-      s.joint && "together",
-      s.scoredBy && `scored by ${measureWord[s.scoredBy.type]}`,
+      s.joint && t("ladderOfPupil.together"),
+      s.scoredBy && t("ladderOfPupil.scoredBy", { measure: measureWord[s.scoredBy.type] }),
       s.ball,
       s.distanceM !== null && `${s.distanceM} m`,
       s.target,
-      s.askedSec !== null && `rounds of ${s.askedSec} s`,
+      s.askedSec !== null && t("ladderOfPupil.roundsOf", { sec: s.askedSec }),
     ]
       .filter(Boolean)
-      .join(", ") || "done another way"
+      .join(", ") || t("ladderOfPupil.doneAnotherWay")
   );
 }
 

@@ -1,9 +1,10 @@
 import type { SkillView } from "../../api/types";
 import { localDay } from "../../local-day";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 /** On which records the figures rest by which pupils are read. */
 export function learntFrom({ learntMs, tries, pupils }: SkillView): string {

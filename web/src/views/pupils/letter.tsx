@@ -4,10 +4,11 @@ import { ladders, pupilRecord } from "../../api/queries";
 import type { Advice, Challenge, Ladder, PupilRecord, Rung } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { caution, count, day, deferring, seconds, side } from "../../words";
-import { texts } from "../../words/texts";
+import { caution, day, deferring, seconds, side } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** One page for the family: what was done, how it grew, and what comes next. No rank, no other child, no bare figures of chance. */
 export function Letter() {
@@ -43,11 +44,7 @@ function Page({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] 
       </p>
       <h1>{t("letter.withTheBall", { first })}</h1>
       <p className="mt-2 text-lg">
-        {t("letter.hasPractisedOnAnd", {
-          first,
-          count: count(record.days, "day", "days"),
-          count2: count(done.length, "challenge", "challenges"),
-        })}
+        {t("letter.hasPractisedOnAnd", { first, count: record.days, count2: done.length })}
       </p>
       <h2 className="mt-6">{t("letter.whatHasGrown")}</h2>
       <ul className="mt-1">
@@ -84,20 +81,30 @@ function Grown({ ladder, challenges }: { ladder: Ladder; challenges: Challenge[]
       <span>
         <strong>{ladder.name}.</strong>{" "}
         {latest?.completedOn
-          ? `${count(done.length, "step", "steps")} of ${ladder.rungs.length} done; the latest, “${rung(latest)?.name}”, on ${day(latest.completedOn)}.`
-          : "Begun, and on the way to the first step."}{" "}
+          ? t("letter.ofDoneTheLatestOn", {
+              count: done.length,
+              length: ladder.rungs.length,
+              name: rung(latest)?.name,
+              completedOn: day(latest.completedOn),
+            })
+          : t("letter.begunAndOnTheWay")}{" "}
         {most &&
-          `At “${most.rung?.name}”${hand(most.s.side)} it went from ${told(most.s.first, most.rung)} to ${told(most.s.best, most.rung)}.`}
+          t("letter.atItWentFromTo", {
+            name: most.rung?.name,
+            hand: hand(most.s.side),
+            first: told(most.s.first, most.rung),
+            best: told(most.s.best, most.rung),
+          })}
       </span>
     </li>
   );
 }
 
 const hand = (s: Challenge["sides"][number]["side"]) =>
-  s === "RIGHT" || s === "LEFT" ? ` with the ${side[s]} hand` : "";
+  s === "RIGHT" || s === "LEFT" ? t("letter.withTheHand", { side: side[s] }) : "";
 function told(m: Challenge["sides"][number]["best"], rung: Rung | undefined): string {
   if (m.timeMs) return seconds(m.timeMs);
-  const inTime = rung?.measure.type === "COUNT_IN_TIME" && m.workSec ? ` in ${m.workSec} s` : "";
+  const inTime = rung?.measure.type === "COUNT_IN_TIME" && m.workSec ? t("letter.inS", { workSec: m.workSec }) : "";
   return `${m.score} ${rung?.unit ?? ""}${inTime}`;
 }
 
@@ -112,10 +119,10 @@ function Next({ advice, ladder }: { advice: Advice; ladder: Ladder | undefined }
   const rung = ladder?.rungs.find((r) => r.id === id);
   if (!ladder || !rung) return null;
   const why = {
-    UP: "The step before is held; this one is new.",
-    STAY: "This one is coming; a little more of it.",
-    BACK: "A step that feels safe, so that the next one comes by itself.",
-    MORE: "A few more tries will show how it goes.",
+    UP: t("letter.theStepBeforeIsHeld"),
+    STAY: t("letter.thisOneIsComingA"),
+    BACK: t("letter.aStepThatFeelsSafe"),
+    MORE: t("letter.aFewMoreTriesWill"),
   }[advice.verdict];
   return (
     <p className="mt-2">

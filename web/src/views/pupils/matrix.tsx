@@ -7,14 +7,15 @@ import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Term } from "../../ui/term";
 import { useOnDevice } from "../../ui/use-on-device";
 import { family as familyWord, percent } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { verdict } from "../../words-record";
 import { byPupilAndLadder, completed, plain } from "./found-in";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
-const groupings = { FAMILY: "by family", SPORT: "by sport" } as const;
-const sorts = { PLACE: "as they stand", NAME: "by name", DONE: "by challenges done" } as const;
+const groupings = { FAMILY: t("matrix.byFamily"), SPORT: t("matrix.bySport") } as const;
+const sorts = { PLACE: t("matrix.asTheyStand"), NAME: t("matrix.byName"), DONE: t("matrix.byChallengesDone") } as const;
 
 /** Ladders side by side on a printed page. */
 const PRINTED_AT_ONCE = 10;
@@ -50,7 +51,7 @@ export function Matrix({
           value={sort}
           options={(Object.keys(sorts) as (keyof typeof sorts)[]).map((v) => ({
             value: v,
-            text: `Pupils ${sorts[v]}`,
+            text: t("matrix.pupils", { sorts: sorts[v] }),
           }))}
           onChange={setSort}
         />
@@ -59,7 +60,7 @@ export function Matrix({
           value={grouping}
           options={(Object.keys(groupings) as (keyof typeof groupings)[]).map((v) => ({
             value: v,
-            text: `Ladders ${groupings[v]}`,
+            text: t("matrix.ladders", { groupings: groupings[v] }),
           }))}
           onChange={setGrouping}
         />
@@ -211,12 +212,23 @@ function Steps({ ladder, on }: { ladder: Ladder; on: OnLadder | undefined }) {
   const goesIn = share(on);
   const said =
     on && done + tried > 0
-      ? `; stands on rung ${stands + 1}${goesIn === null ? "" : `, ${percent(goesIn)} go in now`}, ${verdict[on.verdict].short}${on.seeAgain ? ", to be seen again" : ""}`
+      ? t("matrix.standsOnRung", {
+          n: stands + 1,
+          more: goesIn === null ? "" : t("matrix.goInNow", { goesIn: percent(goesIn) }),
+          short: verdict[on.verdict].short,
+          more2: on.seeAgain ? t("matrix.toBeSeenAgain") : "",
+        })
       : "";
   const label =
     done + tried === 0
-      ? `${ladder.name}: not tried`
-      : `${ladder.name}: ${done} of ${ladder.rungs.length} completed${tried ? `, ${tried} tried` : ""}${said}`;
+      ? t("matrix.notTried", { name: ladder.name })
+      : t("matrix.ofCompleted", {
+          name: ladder.name,
+          done,
+          length: ladder.rungs.length,
+          more: tried ? t("matrix.tried", { tried }) : "",
+          said,
+        });
   const top = (i: number) => 10 + (18 * (i + 1)) / states.length;
   const sign = on && (on.verdict === "UP" || on.verdict === "BACK") ? verdict[on.verdict].sign : "";
   return (

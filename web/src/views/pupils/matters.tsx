@@ -1,8 +1,9 @@
 import type { Ladder, LadderRecord, PupilRecord } from "../../api/types";
 import { day, side } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** The three things that matter of a pupil: what comes next, what to look after, what went well. */
 export function Matters({ record, catalogue }: { record: PupilRecord; catalogue: Ladder[] }) {

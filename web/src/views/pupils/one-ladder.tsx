@@ -4,12 +4,13 @@ import { classOnLadder } from "../../api/queries";
 import type { ClassRecord, Ladder } from "../../api/types";
 import { FamilyGlyph, familyColour } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { bestAndLast, count, day, gate, side } from "../../words";
-import { texts } from "../../words/texts";
+import { bestAndLast, day, gate, side } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { CuesCalled } from "./cues-called";
 import { Standards } from "./standards";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** One ladder of a class: bests, last results and rounds of every pupil on every rung. */
 export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; ladder: Ladder; onBack: () => void }) {
@@ -30,8 +31,12 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
         <Standards classId={record.classId} ladder={ladder} />
       </div>
       <CuesCalled classId={record.classId} ladder={ladder} />
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard */}
-      <section className="relative overflow-x-auto" tabIndex={0} aria-label={`Rungs of ${ladder.name}`}>
+      <section
+        className="relative overflow-x-auto"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls sideways must be reachable by keyboard
+        tabIndex={0}
+        aria-label={t("oneLadder.rungsOf", { name: ladder.name })}
+      >
         <table className="border-collapse">
           <thead>
             <tr className="border-b-[3px] border-ink align-bottom">
@@ -75,8 +80,8 @@ export function OneLadder({ record, ladder, onBack }: { record: ClassRecord; lad
                             </span>
                           ))}
                           <span className="block text-sm text-soft">
-                            {count(c.rounds, "round", "rounds")}
-                            {c.tries > 0 && `, ${c.tries} tries counted`}
+                            {t("oneLadder.text", { count: c.rounds })}
+                            {c.tries > 0 && t("oneLadder.triesCounted", { tries: c.tries })}
                           </span>
                         </>
                       ) : (

@@ -5,11 +5,12 @@ import type { PupilRecord } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { GivePupil } from "./give-pupil";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** In which class a pupil is: changed from one school year to the next, left, come back; what is recorded goes along. */
 export function PlaceOfPupil({ record }: { record: PupilRecord }) {

@@ -3,8 +3,8 @@ import { Link, useParams } from "react-router";
 import { ladders, pupilRecord } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { AttemptsOfPupil } from "./attempts-of-pupil";
 import { DataOfPupil } from "./data-of-pupil";
 import { LadderOfPupil } from "./ladder-of-pupil";
@@ -12,7 +12,7 @@ import { Matters } from "./matters";
 import { PlaceOfPupil } from "./place-of-pupil";
 import { SaidAndSeen } from "./said-and-seen";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** One pupil: rungs climbed, bests, and every attempt. */
 export function PupilView() {
@@ -44,10 +44,10 @@ export function PupilView() {
         </Link>
       </div>
       <p className="mt-1 text-soft">
-        {details.birthYear && `born ${details.birthYear} · `}
+        {details.birthYear && t("pupilView.born", { birthYear: details.birthYear })}
         {details.strongHand === "LEFT" ? "left-handed" : "right-handed"}
-        {details.shoeCm && ` · shoe ${details.shoeCm} cm`}
-        {details.reachCm && ` · reach ${details.reachCm} cm`}
+        {details.shoeCm && t("pupilView.shoeCm", { shoeCm: details.shoeCm })}
+        {details.reachCm && t("pupilView.reachCm", { reachCm: details.reachCm })}
         {details.adaptation && ` · ${details.adaptation}`}
       </p>
       {rounds === 0 && record.data.ladders.length === 0 ? (
@@ -57,13 +57,8 @@ export function PupilView() {
       ) : (
         <>
           <p className="my-4 text-lg">
-            {t("pupilView.completedInOnOf", {
-              count: count(done.length, "challenge", "challenges"),
-              count2: count(rounds, "round", "rounds"),
-              count3: count(days, "day", "days"),
-              count4: count(movedMin, "minute", "minutes"),
-            })}
-            {completedRun > 1 && ` On each of the last ${completedRun} days a challenge was completed.`}
+            {t("pupilView.completedInOnOf", { count: done.length, count2: rounds, count3: days, count4: movedMin })}
+            {completedRun > 1 && t("pupilView.onEachOfTheLast", { completedRun })}
           </p>
           <Matters record={record.data} catalogue={catalogue.data} />
           <div className="grid grid-cols-1 items-start gap-x-10 gap-y-4 md:grid-cols-2">

@@ -1,7 +1,11 @@
 import { useState } from "react";
 import { api } from "../../api/client";
 import type { Found, Ladder } from "../../api/types";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Refused, useSend } from "./use-send";
+
+const t = textsOf("pupils", saidPupils);
 
 /** One press follows the advice for everybody that a question found on a ladder: each a rung up, or a rung back. It is kept as the teacher's word. */
 export function PutAll({ found, ladder }: { found: Found[]; ladder: Ladder }) {
@@ -14,7 +18,7 @@ export function PutAll({ found, ladder }: { found: Found[]; ladder: Ladder }) {
     for (const f of found) {
       const to = ladder.rungs[ladder.rungs.findIndex((r) => r.id === f.rungId) + by];
       if (!to) continue;
-      const body = { ladderId: ladder.id, rungId: to.id, reason: "as advised" };
+      const body = { ladderId: ladder.id, rungId: to.id, reason: t("putAll.asAdvised") };
       if (!(await send(() => api("post", "/api/pupils/{id}/standings", { params: { path: { id: f.pupilId } }, body }))))
         break;
     }
@@ -23,7 +27,7 @@ export function PutAll({ found, ladder }: { found: Found[]; ladder: Ladder }) {
   return (
     <>
       <button type="button" className="btn btn-small" disabled={busy} onClick={put}>
-        {by > 0 ? "Put them a rung up" : "Put them a rung back"}
+        {by > 0 ? t("putAll.putThemARungUp") : t("putAll.putThemARungBack")}
       </button>
       <Refused problem={problem} />
     </>

@@ -1,13 +1,14 @@
 import { Link } from "react-router";
 import type { ClassRecord, Found, Ladder } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
-import { count, day, side } from "../../words";
-import { texts } from "../../words/texts";
+import { day, side } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { certainty, question, sureness } from "../../words-record";
 import { GroupBlock } from "./group-block";
 import { PutAll } from "./put-all";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 export type Asked = Found["question"];
 
@@ -84,7 +85,7 @@ export function Answers({
             <h2 className="flex flex-wrap items-center gap-2 border-b-2 border-ink pb-1">
               <FamilyGlyph family={l.family} /> {l.name}
               <span className="mr-auto font-text text-base font-normal text-soft">
-                {count(new Set(mine.map((f) => f.pupilId)).size, "pupil", "pupils")}
+                {t("questions.text", { count: new Set(mine.map((f) => f.pupilId)).size })}
               </span>
             </h2>
             <div className="flex flex-wrap gap-2 border-b border-rule py-1.5 print:hidden">
@@ -117,25 +118,29 @@ function Answer({ found, record, ladder }: { found: Found; record: ClassRecord; 
 
 function reason(f: Found, record: ClassRecord, ladder: Ladder | undefined): string {
   const rung = ladder?.rungs.findIndex((r) => r.id === f.rungId) ?? -1;
-  const named = rung >= 0 ? `rung ${rung + 1}, ${ladder?.rungs[rung]?.name}` : "";
+  const named = rung >= 0 ? t("questions.rung", { n: rung + 1, name: ladder?.rungs[rung]?.name }) : "";
   const sure = f.chance === null ? "" : `${certainty(f.chance)} (${sureness(f.chance)})`;
   const on = record.onLadders.find((r) => r.pupilId === f.pupilId && r.ladderId === f.ladderId);
   switch (f.question) {
     case "READY_TO_GO_UP": {
-      const tries = on?.sides.map((s) => `${s.hits} of ${s.hits + s.misses}`).join(" and ");
-      return `${named}: ${tries} went in; held ${sure}`;
+      const tries = on?.sides.map((s) => t("questions.of", { hits: s.hits, n: s.hits + s.misses })).join(" and ");
+      return t("questions.wentInHeld", { named, tries, sure });
     }
     case "BETTER_A_RUNG_BACK":
-      return `${named}${f.side && f.side !== "NONE" && f.side !== "STRONG" ? `, ${side[f.side]}` : ""}: below the floor ${sure}`;
+      return t("questions.belowTheFloor", {
+        named,
+        more: f.side && f.side !== "NONE" && f.side !== "STRONG" ? `, ${side[f.side]}` : "",
+        sure,
+      });
     case "OTHER_SIDE_BEHIND":
-      return `${f.side ? side[f.side] : ""} behind on ${named}: ${sure}`;
+      return t("questions.behindOn", { more: f.side ? side[f.side] : "", named, sure });
     case "NOT_SEEN":
-      return f.on ? `last seen ${day(f.on)}` : "has no tries yet";
+      return f.on ? t("questions.lastSeen", { on: day(f.on) }) : t("questions.hasNoTriesYet");
     case "NEVER_TRIED":
-      return "has not tried it";
+      return t("questions.hasNotTriedIt");
     case "BEST_THIS_WEEK":
       return `${named}${f.side && f.side !== "NONE" ? `, ${side[f.side]}` : ""}${f.on ? `, ${day(f.on)}` : ""}`;
     case "ALL_RUNGS_DONE":
-      return `all ${ladder?.rungs.length} rungs`;
+      return t("questions.allRungs", { length: ladder?.rungs.length });
   }
 }

@@ -6,15 +6,15 @@ import type { ClassRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
-import { count } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const orders = {
-  GAIN: "by growth against their own first round",
-  COMPLETED: "by challenges completed",
-  ROUNDS: "by rounds practised",
+  GAIN: t("ranking.byGrowthAgainstTheirOwn"),
+  COMPLETED: t("ranking.byChallengesCompleted"),
+  ROUNDS: t("ranking.byRoundsPractised"),
 } as const;
 
 /** The class in order, only when somebody asks for it: growth first, since that is the fairer one. */
@@ -28,7 +28,7 @@ export function RankingSheet({ record }: { record: ClassRecord }) {
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {t("ranking.inOrder")}
       </button>
-      <Sheet title={`${record.className} in order`} open={open} onOpenChange={setOpen}>
+      <Sheet title={t("ranking.inOrder2", { className: record.className })} open={open} onOpenChange={setOpen}>
         <p className="mb-3 text-soft">{t("ranking.forYouNotFor")}</p>
         <Choice
           label={t("ranking.order")}
@@ -47,8 +47,10 @@ export function RankingSheet({ record }: { record: ClassRecord }) {
                   {name(r.pupilId)}
                 </Link>
                 <span className="text-soft">
-                  {r.gain === null ? "nothing tried twice yet" : `grew by ${Math.round(r.gain * 100)} %`}{" "}
-                  {t("ranking.completed", { completed: r.completed, count: count(r.rounds, "round", "rounds") })}
+                  {r.gain === null
+                    ? t("ranking.nothingTriedTwiceYet")
+                    : t("ranking.grewBy", { round: Math.round(r.gain * 100) })}{" "}
+                  {t("ranking.completed", { completed: r.completed, count: r.rounds })}
                 </span>
               </li>
             ))}

@@ -5,30 +5,31 @@ import { readiness, skillFigures } from "../../api/queries";
 import type { Readiness, ReadinessView } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { school } from "../../words-record";
 import { Num } from "../ladders/form-bits";
 import { learntFrom } from "./learnt-from";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const standard: Record<Readiness["standard"], string> = {
-  OWN_GATE: "Each rung by its own gate: met in half of the rounds",
-  ONE_FOR_ALL: "One share for all rungs",
+  OWN_GATE: t("readinessSheet.eachRungByItsOwn"),
+  ONE_FOR_ALL: t("readinessSheet.oneShareForAllRungs"),
 };
 
 const shares = {
-  holdShare: "One share for all, % of tries",
-  floorShare: "Floor, % of tries",
-  sure: "How sure, %",
+  holdShare: t("readinessSheet.oneShareForAllOf"),
+  floorShare: t("readinessSheet.floorOfTries"),
+  sure: t("readinessSheet.howSure"),
 } as const;
 const counts = {
-  minTries: "Tries at least",
-  halfLifeDays: "A try counts half after, days",
-  inARow: "Rounds in a row",
-  ofMet: "Rounds that met the gate",
-  ofRounds: "of the last rounds",
+  minTries: t("readinessSheet.triesAtLeast"),
+  halfLifeDays: t("readinessSheet.aTryCountsHalfAfter"),
+  inARow: t("readinessSheet.roundsInARow"),
+  ofMet: t("readinessSheet.roundsThatMetTheGate"),
+  ofRounds: t("readinessSheet.ofTheLastRounds"),
 } as const;
 
 /** How this class decides who goes up. */
@@ -39,7 +40,7 @@ export function ReadinessSheet({ classId, className }: { classId: string; classN
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {t("readinessSheet.howWeDecide")}
       </button>
-      <Sheet title={`Who goes up in ${className}`} open={open} onOpenChange={setOpen}>
+      <Sheet title={t("readinessSheet.whoGoesUpIn", { className })} open={open} onOpenChange={setOpen}>
         {open && <Form classId={classId} onDone={() => setOpen(false)} />}
       </Sheet>
     </>
@@ -95,7 +96,7 @@ function Fields({ classId, known, onDone }: { classId: string; known: ReadinessV
         />
         {(Object.keys(shares) as (keyof typeof shares)[]).map((f) => field(f, shares[f], 100))}
         {(Object.keys(counts) as (keyof typeof counts)[]).map((f) => field(f, counts[f], 1))}
-        {field("unconfirmedWeight", "A try from home counts, % until confirmed", 100)}
+        {field("unconfirmedWeight", t("readinessSheet.aTryFromHomeCounts"), 100)}
       </div>
       <Learnt />
       <Refused problem={problem} shown={Object.keys(how).map((f) => `readiness.${f}`)} />

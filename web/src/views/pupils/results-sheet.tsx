@@ -4,10 +4,10 @@ import { api } from "../../api/client";
 import type { Brought } from "../../api/types";
 import { BringFile } from "../../ui/bring-file";
 import { Sheet } from "../../ui/sheet";
-import { count } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** A class's results out as a file and in again; and everything else out. */
 export function ResultsSheet({
@@ -26,7 +26,7 @@ export function ResultsSheet({
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {t("resultsSheet.resultsInAndOut")}
       </button>
-      <Sheet title={`Results of ${className}`} open={open} onOpenChange={setOpen} wide>
+      <Sheet title={t("resultsSheet.resultsOf", { className })} open={open} onOpenChange={setOpen} wide>
         <p>
           <a className="btn no-underline" href={`/api/classes/${classId}/results.csv`} download>
             {t("resultsSheet.saveAllResultsAs")}
@@ -44,9 +44,9 @@ export function ResultsSheet({
             tell={(b) => (
               <p>
                 {b.kept
-                  ? `Brought in: ${count(b.added, "result", "results")}.`
-                  : `It would bring ${count(b.added, "new result", "new results")}.`}{" "}
-                {b.same > 0 && `${b.same} are here already and stay as they are.`}
+                  ? t("resultsSheet.broughtIn", { count: b.added })
+                  : t("resultsSheet.itWouldBring", { count: b.added })}{" "}
+                {b.same > 0 && t("resultsSheet.areHereAlreadyAndStay", { same: b.same })}
               </p>
             )}
           />

@@ -1,8 +1,9 @@
 import type { Ladder, PupilRecord } from "../../api/types";
 import { day, ownWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const FIRST_SHOWN = 20;
 

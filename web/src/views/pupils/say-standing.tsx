@@ -3,11 +3,12 @@ import { api } from "../../api/client";
 import type { Advice, Ladder, PupilRecord } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Box } from "./box";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** The teacher's word on where a pupil stands: one press to follow the advice, or any rung with a reason. It is kept with its day. */
 export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder: Ladder; record: PupilRecord }) {
@@ -31,14 +32,22 @@ export function SayStanding({ advice, ladder, record }: { advice: Advice; ladder
   return (
     <p className="mt-2 flex flex-wrap gap-2 print:hidden">
       {follow && (
-        <button type="button" className="btn btn-small btn-main" onClick={() => say(follow, "as advised")}>
+        <button
+          type="button"
+          className="btn btn-small btn-main"
+          onClick={() => say(follow, t("sayStanding.asAdvised"))}
+        >
           {t("sayStanding.putOnRung", { numberOf: numberOf(follow) })}
         </button>
       )}
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
-        {follow ? "Another rung" : "Put on a rung"}
+        {follow ? t("sayStanding.anotherRung") : t("sayStanding.putOnARung")}
       </button>
-      <Sheet title={`Where ${record.name} stands on “${ladder.name}”`} open={open} onOpenChange={setOpen}>
+      <Sheet
+        title={t("sayStanding.whereStandsOn", { name: record.name, name2: ladder.name })}
+        open={open}
+        onOpenChange={setOpen}
+      >
         <p className="mb-3 text-soft">{t("sayStanding.yourWordHoldsUntil")}</p>
         <Choice
           label={t("sayStanding.rung")}

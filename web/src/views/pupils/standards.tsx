@@ -7,10 +7,11 @@ import { NumberField } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
 import { Loading } from "../../ui/states";
 import { percent } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 /** What share of tries holds each rung of a ladder in this class, to be said otherwise rung by rung. */
 export function Standards({ classId, ladder }: { classId: string; ladder: Ladder }) {

@@ -5,12 +5,13 @@ import type { ClassRecord, Ladder } from "../../api/types";
 import { daysBefore, localDay } from "../../local-day";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { count, day } from "../../words";
-import { texts } from "../../words/texts";
+import { day } from "../../words";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { DayBox } from "./box";
 import { completed } from "./found-in";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const TERM_DAYS = 126;
 
@@ -37,13 +38,8 @@ export function Term({ record, tried }: { record: ClassRecord; tried: Ladder[] }
       )}
       <p className="mb-4 text-lg">
         {day(from)} {t("term.to2")} {day(to)}
-        {t("term.completedBy", {
-          count: count(done.length, "challenge", "challenges"),
-          count2: count(record.pupils.length, "pupil", "pupils"),
-        })}
-        {days.data &&
-          `; ${Math.round(moved / 60)} minutes of counted work by the clock for each, on ${count(days.data.length, "day", "days")}`}
-        .
+        {t("term.completedBy", { count: done.length, count2: record.pupils.length })}
+        {days.data && t("term.byTheClock", { min: Math.round(moved / 60), days: days.data.length })}.
       </p>
       <div className="grid grid-cols-1 gap-x-10 gap-y-6 *:overflow-x-auto md:grid-cols-2">
         <section>

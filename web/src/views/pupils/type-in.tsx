@@ -5,12 +5,13 @@ import { localDay } from "../../local-day";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
 import { measure } from "../../words-ladders";
 import { Box, DayBox, typedNumber } from "./box";
 import { Refused, useSend } from "./use-send";
 
-const t = texts("pupils");
+const t = textsOf("pupils", saidPupils);
 
 const sidesOf = {
   NONE: ["NONE"],
@@ -87,7 +88,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {t("typeIn.typeInAResult")}
       </button>
-      <Sheet title={`A result of ${record.name}`} open={open} onOpenChange={setOpen}>
+      <Sheet title={t("typeIn.aResultOf", { name: record.name })} open={open} onOpenChange={setOpen}>
         <div className="space-y-3">
           <div className="flex flex-wrap gap-3">
             <Choice
@@ -111,17 +112,19 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
               />
             )}
           </div>
-          <p className="text-soft">{rung && `Counted: ${measure[rung.measure.type]}, ${rung.unit}. ${rung.counts}`}</p>
+          <p className="text-soft">
+            {rung && t("typeIn.counted", { measure: measure[rung.measure.type], unit: rung.unit, counts: rung.counts })}
+          </p>
           <div className="flex flex-wrap gap-3">
             <DayBox label={t("typeIn.day")} field="on" value={on} problem={problem} onChange={setOn} />
             {box(outOf ? "Hits" : "Score", "score")}
-            {asks.hits && box("Hits, if counted", "hits")}
-            {box("Misses, if counted", "misses")}
-            {asks.workSec && box("Seconds of the round", "workSec")}
-            {box("Ball, if another", "ball", "words")}
-            {box("Distance in m, if another", "distanceM")}
-            {box("Target, if another", "target", "words")}
-            {box("With whom", "with", "words")}
+            {asks.hits && box(t("typeIn.hitsIfCounted"), "hits")}
+            {box(t("typeIn.missesIfCounted"), "misses")}
+            {asks.workSec && box(t("typeIn.secondsOfTheRound"), "workSec")}
+            {box(t("typeIn.ballIfAnother"), "ball", "words")}
+            {box(t("typeIn.distanceInMIfAnother"), "distanceM")}
+            {box(t("typeIn.targetIfAnother"), "target", "words")}
+            {box(t("typeIn.withWhom"), "with", "words")}
           </div>
           <label className="flex items-center gap-2">
             <input type="checkbox" checked={home} onChange={(e) => setHome(e.target.checked)} />{" "}

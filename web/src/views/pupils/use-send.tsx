@@ -1,6 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Problem } from "../../api/client";
+import saidPupils from "../../words/pupils.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("pupils", saidPupils);
 
 /** Sends a change of the record and reads the record anew; what is refused is kept to be shown. */
 export function useSend() {
@@ -13,7 +17,7 @@ export function useSend() {
       await client.invalidateQueries({ queryKey: ["record"] });
       return true;
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("useSend.notSaved"), String(e)));
       return false;
     }
   };

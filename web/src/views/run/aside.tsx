@@ -1,10 +1,11 @@
 import { useState } from "react";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Who is not here: two taps put a pupil aside, two bring a latecomer in. Nobody who is aside is asked for a number. */
 export function Aside({

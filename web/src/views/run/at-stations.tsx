@@ -1,9 +1,10 @@
 import type { Ladder, RunScript, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { circuitOf, groupAt, roundAtStation, visitOf } from "./stations";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Where every group is or comes to; pressed, a station is the one that this screen looks after. */
 export function AtStations({

@@ -1,6 +1,7 @@
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 /** What is called now, as large as it can be; a new call comes in with a flash of its edge, and says its number for whoever looks up late. */
 export function CalledWord({
   word,

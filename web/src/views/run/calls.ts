@@ -1,4 +1,8 @@
 import type { RunScript, Segment } from "../../api/types";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("run", saidRun);
 
 /** A call in a segment: when, what the screen says, and its tone; what is spoken only where it helps to hear it. */
 export type Call = {
@@ -25,7 +29,7 @@ export function changeOf({ segments, blocks }: RunScript, segment: Segment): Cha
 }
 
 export type Change = "ROLES" | "PLACES";
-export const changeWord: Record<Change, string> = { ROLES: "Change roles", PLACES: "Change places" };
+export const changeWord: Record<Change, string> = { ROLES: t("calls.changeRoles"), PLACES: t("calls.changePlaces") };
 
 /** The calls of one segment, in milliseconds from its start. */
 export function callsOf(segment: Segment, lengthMs: number, change: Change = "PLACES"): Call[] {
@@ -42,7 +46,7 @@ export function callsOf(segment: Segment, lengthMs: number, change: Change = "PL
     calls.push({ atMs: 0, text: "Go", tone: "go", say: "Go" });
     const half = lengthMs / 2;
     const halved = sec >= HALFWAY_FROM_SEC;
-    if (halved) calls.push({ atMs: half, text: "Halfway", tone: "half", say: "Half way" });
+    if (halved) calls.push({ atMs: half, text: "Halfway", tone: "half", say: t("calls.halfWay") });
     // Where both fall together, half way says more.
     const alone = (n: number) => !halved || Math.abs(lengthMs - n * 1000 - half) >= 2_000;
     for (const n of LEFT_CALLED.filter((n) => sec >= n + LONGER_BY_SEC && alone(n)))
@@ -50,9 +54,10 @@ export function callsOf(segment: Segment, lengthMs: number, change: Change = "PL
     for (let n = Math.min(LAST_SEC, sec - 1); n > 0; n--) left(n, String(n), "tick");
     calls.push({ atMs: lengthMs, text: "Stop", tone: "stop", say: "Stop" });
   }
-  if (segment.kind === "SIDE_SWAP") calls.push({ atMs: 0, text: "Change sides", tone: "half", say: "Change sides" });
+  if (segment.kind === "SIDE_SWAP")
+    calls.push({ atMs: 0, text: t("calls.changeSides"), tone: "half", say: t("calls.changeSides") });
   if (segment.kind === "STATION_CHANGE")
-    calls.push({ atMs: 0, text: "Change stations", tone: "half", say: "Change stations" });
+    calls.push({ atMs: 0, text: t("calls.changeStations"), tone: "half", say: t("calls.changeStations") });
   if (segment.kind === "TURN_SWAP")
     calls.push({ atMs: 0, text: changeWord[change], tone: "half", say: changeWord[change] });
   if (segment.kind === "WATER") calls.push({ atMs: 0, text: "Water", tone: "water", say: "Water" });

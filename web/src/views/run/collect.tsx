@@ -4,7 +4,8 @@ import { against } from "../../api/queries";
 import type { Crew, Run, RunEvent, RunScript, ScriptTurn, Segment } from "../../api/types";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { Dial, type DialTarget } from "./dial";
 import { ladderInForce } from "./in-force";
 import { is, type Played, roundsOfTurn, type Tally } from "./log";
@@ -17,7 +18,7 @@ import { sharedNow } from "./shared-clock";
 import { circuitOf } from "./stations";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** All numbers of a turn in spot order: type, Enter, next. Taps are there already; whoever forgot is left out and asked again. */
 export function Collect(props: Omit<Parameters<typeof Sheet>[0], "segment" | "block" | "turn">) {
@@ -192,9 +193,9 @@ function Sheet(props: Parameters<typeof useSheet>[0]) {
       </div>
       {before.data && before.data.length > 0 && (
         <p className="mt-3 text-lg" role="status" data-testid="round-said">
-          {broken && `Broken off after ${broken.workSec} s: nobody’s best. `}
-          {reached === 0 ? "Nobody has reached the gate in this round" : `${reached} reached the gate`}
-          {bettered > 0 && `, ${bettered} ${bettered === 1 ? "is" : "are"} better than ever before`}.
+          {broken && t("collect.brokenOffAfterSNobody", { workSec: broken.workSec })}
+          {reached === 0 ? t("collect.nobodyHasReachedTheGate") : t("collect.reachedTheGate", { reached })}
+          {bettered > 0 && t("collect.betterThanEverBefore", { bettered, more: bettered === 1 ? "is" : "are" })}.
         </p>
       )}
       {others.length > 0 && (
@@ -247,7 +248,7 @@ function Head({
             .filter(Boolean)
             .join(" · ")}
         </p>
-        <h2>{one ? [...questions][0] : "Each on their own rung: the question is beside each name."}</h2>
+        <h2>{one ? [...questions][0] : t("collect.eachOnTheirOwnRung")}</h2>
       </div>
       {one && (
         <span className="text-mist">
@@ -273,7 +274,7 @@ function Head({
           onClick={markTrial}
           title={t("collect.aTrialIsKept")}
         >
-          {trial ? "A trial: nobody’s best" : "It was a trial"}
+          {trial ? t("collect.aTrialNobodySBest") : t("collect.itWasATrial")}
         </button>
         <button type="button" className="btn btn-small" aria-pressed={dial} onClick={() => setDial(!dial)}>
           {t("collect.dial")}
@@ -324,8 +325,8 @@ function Rows({
               {crew.helpers.length
                 ? `${name(crew.helpers)} counted`
                 : crew.workers.length > 1
-                  ? "counted for themselves"
-                  : "counted alone"}
+                  ? t("collect.countedForThemselves")
+                  : t("collect.countedAlone")}
             </span>
             {!one && (
               <span className="block text-sm">
@@ -352,7 +353,11 @@ function Rows({
                     crew.workers.length > 1 && whom.length === 1,
                   )}
                   most={view.most(measure, boundSec(r))}
-                  within={"n" in measure && measure.n !== null ? "of so many" : `in ${boundSec(r)} s`}
+                  within={
+                    "n" in measure && measure.n !== null
+                      ? t("collect.ofSoMany")
+                      : t("collect.inS", { boundSec: boundSec(r) })
+                  }
                   timed={view.timed ?? false}
                   dial={dial}
                   active={active}

@@ -4,9 +4,10 @@ import { runDevices } from "../../api/queries";
 import type { RunDevices } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { timeOfDay } from "../../words";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Beyond this a device that says something every ten seconds is missed. */
 const SILENT_SEC = 25;

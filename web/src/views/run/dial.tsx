@@ -1,6 +1,7 @@
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const say = texts("run");
+const say = textsOf("run", saidRun);
 /** What the dial types into: the number that has the focus. */
 export type DialTarget = { digit: (d: string) => void; erase: () => void; enter: () => void };
 

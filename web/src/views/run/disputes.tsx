@@ -1,12 +1,13 @@
 import type { Run } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { thisDevice } from "./device";
 import type { Dispute, Played } from "./log";
 import { viewOf } from "./measures";
 import { rungIn } from "./result-of";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** More at once would push the pads off the screen. */
 const SHOWN = 2;
@@ -56,9 +57,10 @@ export function Disputes({
                 }
               >
                 {(rung && viewOf(rung.measure).score(c.taps, rung.measure, played.lengthMs(d.segment)).score) ??
-                  "no result"}{" "}
+                  t("disputes.noResult")}{" "}
                 {unit}
-                {c.misses > 0 && `, ${c.misses} missed`} ({c.device === thisDevice() ? "this device" : "the other"})
+                {c.misses > 0 && `, ${c.misses} missed`} (
+                {c.device === thisDevice() ? t("disputes.thisDevice") : t("disputes.theOther")})
               </button>
             ))}
           </li>

@@ -1,8 +1,9 @@
 import type { Run, RunScript, Segment } from "../../api/types";
 import { CourseDrawing } from "../../room/course";
 import { FamilyGlyph } from "../../ui/marble";
-import { blockKind, caution, clock, count, modifier, sideCall, timeAbout } from "../../words";
-import { texts } from "../../words/texts";
+import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { calledNow } from "./called";
 import { CalledWord } from "./called-word";
 import { changeOf, changeWord } from "./calls";
@@ -11,18 +12,18 @@ import { type Played, type Position, roundAt } from "./log";
 import { rungOfSet } from "./rung-of-set";
 import { atStation, circuitOf, visitOf } from "./stations";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const kindWord: Record<Segment["kind"], string> = {
-  SETUP: "Set up",
+  SETUP: t("face.setUp"),
   EXPLAIN: "Explain",
   COUNT_IN: "Count-in",
   WORK: "Work",
-  SIDE_SWAP: "Change sides",
-  TURN_SWAP: "Change places",
+  SIDE_SWAP: t("face.changeSides"),
+  TURN_SWAP: t("face.changePlaces"),
   REST: "Rest",
-  TRANSITION: "On to the next task",
-  STATION_CHANGE: "Change stations",
+  TRANSITION: t("face.onToTheNextTask"),
+  STATION_CHANGE: t("face.changeStations"),
   TALK: "Talk",
   WATER: "Water",
 };
@@ -85,8 +86,10 @@ export function Face({
   const counting = rung?.measure.type === "COUNT_IN_TIME";
   const attitude = block?.attitude && attitudeSaid[block.attitude](counting);
   const extras = [
-    ...(block && block.steps.length > 0 ? [`In turn: ${block.steps.join(", ")}.`] : []),
-    ...(block && block.modifiers.length > 0 ? [`With ${block.modifiers.map((m) => modifier[m]).join(", ")}.`] : []),
+    ...(block && block.steps.length > 0 ? [t("face.inTurn", { steps: block.steps.join(", ") })] : []),
+    ...(block && block.modifiers.length > 0
+      ? [t("face.with", { modifiers: block.modifiers.map((m) => modifier[m]).join(", ") })]
+      : []),
     ...(block?.note && !time ? [block.note] : []),
   ];
   const details = !small && time && <p className="mt-1 text-xl">{block?.note || timeAbout[time]}</p>;
@@ -94,7 +97,7 @@ export function Face({
     <>
       <p className="mt-1 text-xl">{ladder?.cues.join(" · ")}</p>
       <p className={`mt-1 text-mist ${tapping ? "hidden" : ""}`}>
-        {rung?.task} {block?.reps ? `Done early: ${rung?.harder}` : ""}
+        {rung?.task} {block?.reps ? t("face.doneEarly", { harder: rung?.harder }) : ""}
       </p>
       {extras.length > 0 && <p className="mt-1 text-mist">{extras.join(" ")}</p>}
       {block?.calls?.lie && segment.kind !== "WORK" && (
@@ -116,8 +119,7 @@ export function Face({
         turn.waiting.length > 0 && (
           <p className="mt-1 flex items-center gap-2 text-lg">
             <FamilyGlyph family={quiet.family} size={20} />{" "}
-            {t("face.quietTask", { count: count(turn.waiting.length, "pupil", "pupils"), name: quiet.name })}{" "}
-            {quietRung?.name.toLowerCase()}
+            {t("face.quietTask", { count: turn.waiting.length, name: quiet.name })} {quietRung?.name.toLowerCase()}
           </p>
         )
       )}
@@ -139,13 +141,13 @@ export function Face({
           {ladder && <FamilyGlyph family={ladder.family} size={28} />}
           {ladder && <span>{ladder.name}</span>}
           <span className="text-mist">
-            {held ? "Held" : begun ? wordOf(run.sheet.script, segment) : "Ready when you are"}
+            {held ? "Held" : begun ? wordOf(run.sheet.script, segment) : t("face.readyWhenYouAre")}
             {circuit &&
               segment.turn >= 0 &&
               ` · ${t("stations.visit", { n: visit.visit + 1, of: circuit.stations })} · ${t("stations.round", { n: visit.round + 1, of: circuit.rounds })}`}
-            {inTurn && sets > 1 && ` · set ${round.set + 1} of ${sets}`}
-            {inTurn && turns > 1 && ` · turn ${round.turn + 1} of ${turns}`}
-            {inTurn && played.isTrial(round.index) && " · a trial, nobody’s best"}
+            {inTurn && sets > 1 && t("face.setOf", { n: round.set + 1, sets })}
+            {inTurn && turns > 1 && t("face.turnOf", { n: round.turn + 1, turns })}
+            {inTurn && played.isTrial(round.index) && t("face.aTrialNobodySBest")}
             {attitude && ` · ${attitude}`}
           </span>
         </p>
@@ -165,8 +167,8 @@ export function Face({
 
 /** What is looked at first: how many, or how many in a row. */
 const attitudeSaid = {
-  PUSH: (counting: boolean) => (counting ? "push: how many is what counts" : "push"),
-  CONTROL: (counting: boolean) => (counting ? "control: how many in a row is what counts" : "control"),
+  PUSH: (counting: boolean) => (counting ? t("face.pushHowManyIsWhat") : "push"),
+  CONTROL: (counting: boolean) => (counting ? t("face.controlHowManyInA") : "control"),
   EITHER: () => "",
 };
 

@@ -1,8 +1,9 @@
 import { useNavigate } from "react-router";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Asks once more before a run is finished, and says what is missing. */
 export function FinishSheet({

@@ -2,12 +2,13 @@ import { useState } from "react";
 import type { Run, Segment } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { type Played, roundStart } from "./log";
 import { blockName, turnName } from "./round-name";
 import { circuitOf } from "./stations";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Any block or round, reached at once: what lies before is skipped, what was there already is begun anew. */
 export function GoTo({
@@ -76,8 +77,8 @@ export function GoTo({
                       const words = circuitOf(run.sheet.script, b)
                         ? [turnName(run, r.index)]
                         : [
-                            sets && `set ${r.set + 1}`,
-                            block.turns.length > 1 && `turn ${r.turn + 1}`,
+                            sets && t("goTo.set", { n: r.set + 1 }),
+                            block.turns.length > 1 && t("goTo.turn", { n: r.turn + 1 }),
                             block.sides.length > 1 && sideWord[side],
                           ].filter(Boolean);
                       return (

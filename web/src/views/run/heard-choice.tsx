@@ -1,8 +1,9 @@
 import { useState } from "react";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { keepHeard, type Sounder } from "./calls";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Tones and speech, each on or off; kept on this device. */
 export function HeardChoice({ sounder }: { sounder: Sounder }) {

@@ -1,7 +1,11 @@
 import type { RunEvent } from "../../api/types";
 import { ownWord } from "../../words";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { is } from "./log";
 import type { useRun } from "./use-run";
+
+const t = textsOf("run", saidRun);
 
 /** What a pupil said of a round, if anything. */
 export function wordOf(events: RunEvent[], round: number, pupilId: string) {
@@ -34,7 +38,7 @@ export function OwnWord({
     if (on !== word) record({ type: "OWN_WORD", segment: round, pupilId, word });
   };
   return (
-    <fieldset className="ml-auto flex" aria-label={`${name}: own word`}>
+    <fieldset className="ml-auto flex" aria-label={t("ownWord.ownWord", { name })}>
       {words.map((w) => (
         <button
           key={w}

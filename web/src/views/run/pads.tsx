@@ -1,6 +1,7 @@
 import { type RefObject, useEffect, useRef } from "react";
 import type { Crew, Ladder, Run, RunScript, ScriptTurn, Segment, Tap } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { thisDevice } from "./device";
 import { ladderInForce } from "./in-force";
 import { type Played, roundAt, type Tally, tallyKey } from "./log";
@@ -14,7 +15,7 @@ import { circuitOf, ofStation } from "./stations";
 import type { useRun } from "./use-run";
 import { WhomToWatch } from "./whom-to-watch";
 
-const say = texts("run");
+const say = textsOf("run", saidRun);
 
 /** Keys for pads, in the order of the pads; none of them is a command. */
 const PAD_KEYS = ["q", "w", "e", "r", "t", "y", "u", "i", "o", "z", "x", "c"];
@@ -195,9 +196,7 @@ function Spots(props: Parameters<typeof useSpots>[0]) {
           onWatch={onWatch}
         />
         <p className="mt-2 text-mist">
-          {main && viewOf(main.measure).bySide
-            ? "Each pair keeps its own match. Press it to keep the sheet here:"
-            : "Partners count. Press a name to tap for that spot yourself:"}
+          {main && viewOf(main.measure).bySide ? say("pads.eachPairKeepsItsOwn") : say("pads.partnersCountPressAName")}
         </p>
         <EverySpot {...parts} />
       </div>

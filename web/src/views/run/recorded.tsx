@@ -5,15 +5,16 @@ import { run as runQuery } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
 import { Failed, Loading } from "../../ui/states";
-import { count, seconds, side as sideWord } from "../../words";
-import { texts } from "../../words/texts";
+import { seconds, side as sideWord } from "../../words";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { matchSaid } from "./measures/match/said";
 import { rungOfSet } from "./rung-of-set";
 import { forget } from "./store";
 import { TypedIn } from "./typed-in";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** What the server recorded of a finished run. */
 export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; takeBack: () => void }) {
@@ -33,7 +34,7 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
   if (unsent > 0 && !saved.data?.state.finished)
     return (
       <p role="status" className="p-10 text-xl">
-        {t("recorded.keptOnThisDevice", { count: count(unsent, "tap is", "taps are") })}
+        {t("recorded.keptOnThisDevice", { count: unsent })}
       </p>
     );
   if (saved.isLoadingError) return <Failed error={saved.error} again={() => saved.refetch()} />;
@@ -46,13 +47,9 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
     <div className="mx-auto max-w-5xl px-6 py-8" data-testid="recorded">
       <h1>{t("recorded.recorded", { lessonName, className })}</h1>
       <p className="mt-2 text-lg">
-        {t("recorded.of", {
-          count: count(results.length, "result", "results"),
-          count2: count(pupilsIn.size, "pupil", "pupils"),
-        })}
-        {touchesPerPupil > 0 && ` ${count(touchesPerPupil, "touch", "touches")} a pupil were counted.`}
-        {newly.length > 0 &&
-          ` ${count(newly.length, "challenge was", "challenges were")} completed for the first time.`}
+        {t("recorded.of", { count: results.length, count2: pupilsIn.size })}
+        {touchesPerPupil > 0 && t("recorded.aPupilWereCounted", { count: touchesPerPupil })}
+        {newly.length > 0 && t("recorded.completedForTheFirstTime", { count: newly.length })}
       </p>
       <p className="my-5 flex flex-wrap gap-3">
         <Link className="btn btn-main" to="/pupils">
@@ -95,9 +92,9 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
                           const side = block.sides[script.segments[r.segment]?.side ?? 0] ?? "NONE";
                           const more = [
                             r.misses !== null && `${r.misses} missed`,
-                            r.time?.brokenOff && `broken off after ${r.time.workedSec} s`,
+                            r.time?.brokenOff && t("recorded.brokenOffAfterS", { workedSec: r.time.workedSec }),
                             r.trial && "trial",
-                            r.source === "TYPED" && "typed in",
+                            r.source === "TYPED" && t("recorded.typedIn"),
                             r.rungId !== rungOfSet(block, 0) && ladder?.rungs.find((x) => x.id === r.rungId)?.name,
                             r.jointWith.length > 0 && "joint",
                           ].filter(Boolean);

@@ -1,9 +1,10 @@
 import type { Run } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import type { Played } from "./log";
 import { circuitOf, visitOf } from "./stations";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** A block by its place, task and rung: two of one task can be told apart. */
 export function blockName(run: Run, block: number): string {
@@ -11,8 +12,7 @@ export function blockName(run: Run, block: number): string {
   const ladder = run.sheet.ladders.find((l) => l.id === b?.ladderId);
   const circuit = circuitOf(run.sheet.script, block);
   if (circuit && ladder) return t("stations.station", { n: block - circuit.firstBlock + 1, name: ladder.name });
-  if (!b || !ladder)
-    return `${block + 1} ${b?.note ?? (b ? { TASK: "Task", FREE: "Free", ROUTINE: "Routine", TALK: "Talk", WATER: "Water" }[b.kind] : "")}`;
+  if (!b || !ladder) return `${block + 1} ${b?.note ?? (b ? t(`roundName.kind.${b.kind}`) : "")}`;
   return `${block + 1} ${ladder.name}: ${ladder.rungs.find((r) => r.id === b.rungId)?.name ?? ""}`;
 }
 
@@ -30,12 +30,16 @@ export function turnName(run: Run, round: number, played?: Played): string {
     return [
       t("stations.visitShort", { n: at.visit + 1 }),
       circuit.rounds > 1 && t("stations.roundShort", { n: at.round + 1 }),
-      take > 1 && `begun ${take} times`,
+      take > 1 && t("roundName.begun", { times: take }),
     ]
       .filter(Boolean)
       .join(", ");
   }
-  return [sets > 1 && `set ${s.set + 1}`, turns > 1 && `turn ${s.turn + 1}`, take > 1 && `begun ${take} times`]
+  return [
+    sets > 1 && t("roundName.set", { n: s.set + 1 }),
+    turns > 1 && t("roundName.turn", { n: s.turn + 1 }),
+    take > 1 && t("roundName.begun", { times: take }),
+  ]
     .filter(Boolean)
     .join(", ");
 }

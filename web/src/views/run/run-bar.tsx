@@ -1,5 +1,6 @@
 import type { Run } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { Aside } from "./aside";
 import type { Sounder } from "./calls";
 import { afterTurn } from "./ended-turn";
@@ -11,7 +12,7 @@ import { EXTRA_SEC, type Press } from "./use-press";
 import type { useRun } from "./use-run";
 import { WallLink } from "./wall-link";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** What is at hand all the time: hold, stop, on and back, what is left to do. */
 export function RunBar({
@@ -44,7 +45,7 @@ export function RunBar({
     <div className="run-bar flex flex-wrap items-center gap-1.5 sm:pb-2">
       <span className="run-first flex gap-1.5">
         <button type="button" className="btn btn-main min-w-28 flex-1" onClick={press.holdOrGo} disabled={!going}>
-          {played.anchor.playing ? "Hold" : begun ? "Go on" : "Go"} <Key>{t("runView.space")}</Key>
+          {played.anchor.playing ? "Hold" : begun ? t("runBar.goOn") : "Go"} <Key>{t("runView.space")}</Key>
         </button>
         <button
           type="button"
@@ -96,7 +97,7 @@ export function RunBar({
       </WallLink>
       <span className="ml-auto flex items-center gap-3">
         <span role="status" className="text-mist" data-testid="unsent">
-          {on.unsent === 0 ? "All saved" : `${on.unsent} kept here, not yet sent`}
+          {on.unsent === 0 ? t("runBar.allSaved") : t("runBar.keptHereNotYetSent", { unsent: on.unsent })}
         </span>
         <button type="button" className="btn" onClick={press.finish}>
           {t("runView.finish")} <Key>{t("runView.f")}</Key>

@@ -5,10 +5,11 @@ import { api, type Problem } from "../../api/client";
 import { lesson, openRuns, run } from "../../api/queries";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { stopsOf } from "../plan/stops-of";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Begins the run of a lesson, or goes on with the one that is open. What findings stop can be run too, but not by accident. */
 export function RunButton({

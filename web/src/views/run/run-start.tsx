@@ -5,11 +5,12 @@ import type { LessonLine } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { day } from "../../words";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { inOrder } from "../plan/lesson-order";
 import { RunButton } from "./run-button";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Which lesson to run. */
 export function RunStart() {

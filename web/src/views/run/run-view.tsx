@@ -4,7 +4,8 @@ import type { Run } from "../../api/types";
 import { Lane } from "../../lane/lane";
 import { Failed, Loading } from "../../ui/states";
 import { useOnDevice } from "../../ui/use-on-device";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { AtStations } from "./at-stations";
 import { callNow, callsOf, changeOf, Sounder } from "./calls";
 import { Collect } from "./collect";
@@ -26,7 +27,7 @@ import { useNow, useRun } from "./use-run";
 import { useSounds } from "./use-sounds";
 import { useWakeLock } from "./use-wake-lock";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** The hand face of a run: clock, cue, pads in the round, numbers in the rest. */
 export function RunView() {

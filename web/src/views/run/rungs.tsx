@@ -1,11 +1,12 @@
 import { useState } from "react";
 import type { Run } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import type { Played } from "./log";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Which rung each one is on: as the plan has it, or as they choose; two taps put a pupil on another from this round on. */
 export function Rungs({

@@ -1,10 +1,11 @@
 import { useState } from "react";
 import type { Run, RunEvent, Segment } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** After free combining: one word of each pupil, no score. */
 export function Said({
@@ -62,7 +63,7 @@ function OneWord({ name, known, onSay }: { name: string; known: string; onSay: (
       className="field w-36"
       style={{ minHeight: "2.75rem" }}
       maxLength={24}
-      aria-label={`${name}: one word`}
+      aria-label={t("said.oneWord", { name })}
       value={text}
       onChange={(e) => setText(e.target.value)}
       onBlur={send}

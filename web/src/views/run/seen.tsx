@@ -1,9 +1,10 @@
 import type { Run, RunEvent, Segment } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { is, type Played } from "./log";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** One press for a usual fault that is seen; it answers with the cue that mends it. A second press says whose it was. */
 export function Seen({

@@ -1,6 +1,7 @@
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 /** Over everything: all stop. Only a go takes it away. */
 export function StopAll({ onGo }: { onGo?: () => void }) {
   return (

@@ -1,3 +1,8 @@
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("run", saidRun);
+
 /** What was typed: a score, and its milliseconds where a time was told; or what is wrong with it, asked back. */
 export type ToldNumber = { score: number; timeMs: number | null } | { wrong: string } | null;
 
@@ -15,16 +20,18 @@ export function toldNumber(text: string, timed: boolean, most: number, within: s
   const typed = text.trim();
   if (typed === "") return null;
   if (!timed) {
-    if (!/^\d{1,6}$/.test(typed)) return { wrong: "a whole number" };
+    if (!/^\d{1,6}$/.test(typed)) return { wrong: t("toldNumber.aWholeNumber") };
     const score = Number(typed);
-    return score > most ? { wrong: `Really ${score}? ${most} ${within} is the most` } : { score, timeMs: null };
+    return score > most ? { wrong: t("toldNumber.reallyIsTheMost", { score, most, within }) } : { score, timeMs: null };
   }
   const asMinutes = MINUTES.exec(typed);
-  if (!asMinutes && !SECONDS.test(typed)) return { wrong: "a time: 18, 18.4 or 0:18" };
+  if (!asMinutes && !SECONDS.test(typed)) return { wrong: t("toldNumber.aTime") };
   const sec = asMinutes
     ? 60 * Number(asMinutes[1]) + Number(asMinutes[2]) + Number((asMinutes[3] ?? "0").replace(",", "."))
     : Number(typed.replace(",", "."));
   // A second that was begun counts.
   const timeMs = Math.round(sec * 1000);
-  return timeMs > most * 1000 ? { wrong: "no longer than a day" } : { score: Math.ceil(timeMs / 1000), timeMs };
+  return timeMs > most * 1000
+    ? { wrong: t("toldNumber.noLongerThanADay") }
+    : { score: Math.ceil(timeMs / 1000), timeMs };
 }

@@ -1,13 +1,14 @@
 import { useState } from "react";
 import { Choice } from "../../ui/choice";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { Collect } from "./collect";
 import { turnsEnded } from "./log";
 import { missingIn } from "./missing";
 import { roundName } from "./round-name";
 import type { useRun } from "./use-run";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 const NONE = "none";
 
@@ -26,7 +27,7 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
   return (
     <section className="mb-7 space-y-3" aria-label={t("typedIn.typeInAfterwards")}>
       <p className="flex flex-wrap items-center gap-3">
-        <span>{missing.length > 0 ? "Numbers are missing. Type in:" : "Every number is in. Change one of:"}</span>
+        <span>{missing.length > 0 ? t("typedIn.numbersAreMissingTypeIn") : t("typedIn.everyNumberIsInChange")}</span>
         <Choice
           label={t("typedIn.theTurnToType")}
           value={turn === undefined ? NONE : String(turn)}

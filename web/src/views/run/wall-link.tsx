@@ -4,10 +4,11 @@ import { api, Problem } from "../../api/client";
 import type { WallCode } from "../../api/types";
 import { Sheet } from "../../ui/sheet";
 import { timeOfDay } from "../../words";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 import { Devices } from "./devices";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** The wall face of this run: a link and a code for whoever stands at the projector; no sign-in, and only for so long. */
 export function WallLink({ runId, children }: { runId: string; children: ReactNode }) {
@@ -25,7 +26,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
       );
       setProblem(undefined);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "No code", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("wallLink.noCode"), String(e)));
     }
   };
   const close = async () => {
@@ -34,7 +35,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
       setWall(undefined);
       setProblem(undefined);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Still open", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("wallLink.stillOpen"), String(e)));
     }
   };
   const code = wall?.code;
@@ -71,7 +72,7 @@ export function WallLink({ runId, children }: { runId: string; children: ReactNo
             <div
               className="w-44 bg-white p-2"
               role="img"
-              aria-label={`QR code of ${address}`}
+              aria-label={t("wallLink.qrCodeOf", { address })}
               // biome-ignore lint/security/noDangerouslySetInnerHtml: the drawing is made here, from our own address
               dangerouslySetInnerHTML={{ __html: renderSVG(address) }}
             />

@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { whomToWatch } from "../../api/queries";
 import type { Run } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidRun from "../../words/run.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** The few of a block whose counting would change most, with a press for their pads. Nothing for a helper, who sees no records. */
 export function WhomToWatch({

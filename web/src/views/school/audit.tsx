@@ -4,41 +4,42 @@ import type { AuditEntry, Person } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Empty, Failed, Loading } from "../../ui/states";
 import { moment } from "../../words";
-import { texts } from "../../words/texts";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 const told: Record<AuditEntry["kind"], string> = {
-  SET_UP: "made the first account",
-  SIGNED_IN: "signed in",
-  SIGN_IN_REFUSED: "sign-in refused",
-  SIGNED_OUT: "signed out",
+  SET_UP: t("audit.madeTheFirstAccount"),
+  SIGNED_IN: t("audit.signedIn"),
+  SIGN_IN_REFUSED: t("audit.signInRefused"),
+  SIGNED_OUT: t("audit.signedOut"),
   INVITED: "invited",
-  JOINED: "came in with a one-time code",
-  PASSWORD_CHANGED: "set another password",
-  PASSWORD_RESET: "gave a new code to",
-  NAME_CHANGED: "changed the name of",
-  ROLE_CHANGED: "changed the role of",
-  ACCOUNT_CLOSED: "closed the account of",
-  ACCOUNT_OPENED: "opened again the account of",
-  HELPERS_CHANGED: "changed who helps in a class",
-  LESSON_HANDED_OVER: "handed a lesson over for a day to",
-  LESSON_TAKEN_BACK: "took a lesson back from",
-  PUPIL_LOOKED_AT: "looked at a pupil’s record",
-  PUPIL_EXPORTED: "exported a pupil’s data",
-  CLASS_EXPORTED: "exported a class",
-  ALL_EXPORTED: "exported everything of their own",
-  PUPIL_ERASED: "erased a pupil",
-  PUPIL_MOVED: "moved a pupil to another class",
-  PUPIL_LEFT: "put a pupil out of a class, record kept",
-  PUPIL_BACK: "took a pupil back into a class",
-  CLASS_GIVEN: "gave a class for good to",
-  WALL_OPENED: "opened a wall face",
-  WALL_CLOSED: "closed a wall face",
-  DEVICES_OPENED: "opened a run to devices",
-  DEVICES_CLOSED: "closed a run to devices",
-  BACKUP_MADE: "made a backup",
-  RESTORED: "restored a backup",
+  JOINED: t("audit.cameInWithAOne"),
+  PASSWORD_CHANGED: t("audit.setAnotherPassword"),
+  PASSWORD_RESET: t("audit.gaveANewCodeTo"),
+  NAME_CHANGED: t("audit.changedTheNameOf"),
+  ROLE_CHANGED: t("audit.changedTheRoleOf"),
+  ACCOUNT_CLOSED: t("audit.closedTheAccountOf"),
+  ACCOUNT_OPENED: t("audit.openedAgainTheAccountOf"),
+  HELPERS_CHANGED: t("audit.changedWhoHelpsInA"),
+  LESSON_HANDED_OVER: t("audit.handedALessonOverFor"),
+  LESSON_TAKEN_BACK: t("audit.tookALessonBackFrom"),
+  PUPIL_LOOKED_AT: t("audit.lookedAtAPupilS"),
+  PUPIL_EXPORTED: t("audit.exportedAPupilSData"),
+  CLASS_EXPORTED: t("audit.exportedAClass"),
+  ALL_EXPORTED: t("audit.exportedEverythingOfTheirOwn"),
+  PUPIL_ERASED: t("audit.erasedAPupil"),
+  PUPIL_MOVED: t("audit.movedAPupilToAnother"),
+  PUPIL_LEFT: t("audit.putAPupilOutOf"),
+  PUPIL_BACK: t("audit.tookAPupilBackInto"),
+  CLASS_GIVEN: t("audit.gaveAClassForGood"),
+  WALL_OPENED: t("audit.openedAWallFace"),
+  WALL_CLOSED: t("audit.closedAWallFace"),
+  DEVICES_OPENED: t("audit.openedARunToDevices"),
+  DEVICES_CLOSED: t("audit.closedARunToDevices"),
+  BACKUP_MADE: t("audit.madeABackup"),
+  RESTORED: t("audit.restoredABackup"),
 };
 
 /** Who did what, when and from where. Contents are nowhere in it: of a child only the id. */
@@ -97,8 +98,8 @@ export function Audit() {
 }
 
 function from(address: string | null): string {
-  if (address === null) return "the server itself";
-  return address === "127.0.0.1" || address === "0:0:0:0:0:0:0:1" ? "this machine" : address;
+  if (address === null) return t("audit.theServerItself");
+  return address === "127.0.0.1" || address === "0:0:0:0:0:0:0:1" ? t("audit.thisMachine") : address;
 }
 
 function who(e: AuditEntry, people: Person[]): string {
@@ -116,7 +117,7 @@ function About({ entry, people }: { entry: AuditEntry; people: Person[] }) {
       {person ? person.displayName : <span className="text-sm text-soft">{id}</span>}
       {word &&
         (entry.kind === "ROLE_CHANGED" ? (
-          ` to ${word.toLowerCase()}`
+          t("audit.to", { word: word.toLowerCase() })
         ) : (
           <span className="ml-1 text-sm text-soft">{word}</span>
         ))}

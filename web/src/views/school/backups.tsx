@@ -5,10 +5,11 @@ import { backups } from "../../api/queries";
 import type { BackupMade } from "../../api/types";
 import { PartHead } from "../../ui/part-head";
 import { Empty, Failed, Loading } from "../../ui/states";
-import { count, moment } from "../../words";
-import { texts } from "../../words/texts";
+import { moment } from "../../words";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 /** The backups: made by themselves every night, or now. */
 export function Backups() {
@@ -24,7 +25,7 @@ export function Backups() {
       setMade(await api("post", "/api/backups"));
     } catch (e) {
       setMade(undefined);
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not made", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("backups.notMade"), String(e)));
     } finally {
       setBusy(false);
       await client.invalidateQueries({ queryKey: backups.queryKey });
@@ -36,7 +37,7 @@ export function Backups() {
     <section>
       <PartHead title={t("backups.backups")}>
         <button type="button" className="btn btn-main" disabled={busy} onClick={make}>
-          {busy ? "Being made and read back …" : "Make one now"}
+          {busy ? t("backups.beingMadeAndReadBack") : t("backups.makeOneNow")}
         </button>
       </PartHead>
       {all.data.damaged && (
@@ -53,9 +54,9 @@ export function Backups() {
       )}
       {made && (
         <p role="status" className="mt-3 border-l-4 border-catch bg-tint p-3">
-          <strong>{t("backups.madeAndReadBack")}</strong> {count(made.pupils, "pupil", "pupils")},{" "}
-          {count(made.results, "result", "results")}, {count(made.lessons, "lesson", "lessons")},{" "}
-          {count(made.accounts, "account", "accounts")}.
+          <strong>{t("backups.madeAndReadBack")}</strong> {t("backups.text", { count: made.pupils })},{" "}
+          {t("backups.text2", { count: made.results })}, {t("backups.text3", { count: made.lessons })},{" "}
+          {t("backups.text4", { count: made.accounts })}.
         </p>
       )}
       <p className="mt-3 max-w-prose">

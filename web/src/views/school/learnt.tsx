@@ -4,10 +4,11 @@ import { ladders, skillFigures } from "../../api/queries";
 import { PartHead } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { percent } from "../../words";
-import { texts } from "../../words/texts";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 import { learntFrom } from "../pupils/learnt-from";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 /** What the school's own records have taught, on what it rests, and a press to learn now. */
 export function Learnt() {

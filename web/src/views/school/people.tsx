@@ -11,15 +11,16 @@ import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
 import { useUndo } from "../../ui/use-undo";
 import { moment } from "../../words";
-import { texts } from "../../words/texts";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 const roles = ["ADMINISTRATOR", "TEACHER", "HELPER"] as const;
 const roleWord = {
-  ADMINISTRATOR: "administrator: says who may come in",
-  TEACHER: "teacher: plans and runs",
-  HELPER: "helper: runs and tallies",
+  ADMINISTRATOR: t("people.administratorSaysWhoMayCome"),
+  TEACHER: t("people.teacherPlansAndRuns"),
+  HELPER: t("people.helperRunsAndTallies"),
 };
 
 /** Who may sign in. An account is closed, never removed, so that what it did stays told. */
@@ -80,7 +81,7 @@ export function People() {
         {all.data.map((p) => (
           <li key={p.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule py-2.5">
             <InPlace
-              label={`Name of ${p.username}`}
+              label={t("people.nameOf", { username: p.username })}
               width="13rem"
               value={p.displayName}
               onDone={(displayName) => change(p, { displayName })}
@@ -90,7 +91,7 @@ export function People() {
               <span className="min-w-56">{roleWord[p.role]}</span>
             ) : (
               <Choice
-                label={`Role of ${p.displayName}`}
+                label={t("people.roleOf", { displayName: p.displayName })}
                 value={p.role}
                 options={roles.map((value) => ({ value, text: roleWord[value] }))}
                 onChange={(role) => change(p, { role })}
@@ -107,7 +108,7 @@ export function People() {
                   />
                 )}
                 <button type="button" className="btn btn-small" onClick={() => change(p, { active: !p.active })}>
-                  {p.active ? "Close the account" : "Open it again"}
+                  {p.active ? t("people.closeTheAccount") : t("people.openItAgain")}
                 </button>
               </>
             )}
@@ -115,8 +116,8 @@ export function People() {
             {p.active && p.codeUntil !== null && (
               <span className="text-soft">
                 {p.codeUntil > Date.now()
-                  ? `has a code, good until ${moment(p.codeUntil)}`
-                  : "has a code that is too old: give a new one"}
+                  ? t("people.hasACodeGoodUntil", { codeUntil: moment(p.codeUntil) })
+                  : t("people.hasACodeThatIs")}
               </span>
             )}
           </li>
@@ -163,7 +164,7 @@ function Reset({ person, onReset }: { person: Person; onReset: () => void }) {
       <button
         type="button"
         className="btn btn-small"
-        aria-label={`New code for ${person.displayName}`}
+        aria-label={t("people.newCodeFor", { displayName: person.displayName })}
         onClick={() => setAsked(true)}
       >
         {t("people.newCode")}
@@ -171,7 +172,7 @@ function Reset({ person, onReset }: { person: Person; onReset: () => void }) {
     );
   return (
     <span className="flex items-center gap-2">
-      {person.codeUntil === null ? "The password ends now." : "The code before ends now."}
+      {person.codeUntil === null ? t("people.thePasswordEndsNow") : t("people.theCodeBeforeEndsNow")}
       <button
         type="button"
         className="btn btn-small btn-main"
@@ -210,8 +211,8 @@ function Invite({ must, onMake }: { must: (f: string) => string | undefined; onM
   );
   return (
     <form onSubmit={send} className="my-3 flex flex-wrap items-end gap-4 bg-tint p-4">
-      {text("displayName", "Name to be shown")}
-      {text("username", "Name to sign in with")}
+      {text("displayName", t("people.nameToBeShown"))}
+      {text("username", t("people.nameToSignInWith"))}
       <div className="flex flex-col gap-1">
         <span className="text-sm font-semibold" aria-hidden>
           {t("people.role")}

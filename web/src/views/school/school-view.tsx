@@ -1,11 +1,12 @@
 import { Parts } from "../../ui/parts";
-import { texts } from "../../words/texts";
+import saidSchool from "../../words/school.json";
+import { textsOf } from "../../words/texts";
 import { Audit } from "./audit";
 import { Backups } from "./backups";
 import { Learnt } from "./learnt";
 import { People } from "./people";
 
-const t = texts("school");
+const t = textsOf("school", saidSchool);
 
 const parts = [
   ["people", t("parts.people"), People],

@@ -8,7 +8,7 @@ import { PasswordRule } from "./new-password";
 
 const t = texts("session");
 
-const PRODUCT = "Unruly Marble";
+const PRODUCT = t("signInSaid.unrulyMarble");
 
 /** Sign in, or come in with a one-time code; on an empty install, make the first account, the administrator's. */
 export function SignIn({ setupNeeded }: { setupNeeded: boolean }) {

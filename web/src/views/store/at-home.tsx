@@ -4,16 +4,17 @@ import { kit } from "../../api/queries";
 import type { PupilDetails } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 type Home = NonNullable<PupilDetails["otherHome"]>;
 
 const BELOW = {
-  unknown: "who lives below is not known",
-  yes: "somebody lives below",
-  no: "nobody lives below",
+  unknown: t("atHome.whoLivesBelowIsNot"),
+  yes: t("atHome.somebodyLivesBelow"),
+  no: t("atHome.nobodyLivesBelow"),
 } as const;
 
 /** What there is at one home to practise with: kit, room, and whether a bounce would be heard. */
@@ -49,7 +50,7 @@ export function AtHome({
           <button
             type="button"
             className="p-1"
-            aria-label={`No ${name(id)} ${called}`}
+            aria-label={t("atHome.no", { id: name(id), called })}
             onClick={() => {
               const { [id]: _, ...rest } = home.kit;
               onChange({ kit: rest }, `kit off ${id}`);
@@ -60,7 +61,7 @@ export function AtHome({
         </span>
       ))}
       <Choice
-        label={`Add kit ${called}`}
+        label={t("atHome.addKit2", { called })}
         value="-"
         options={[
           { value: "-", text: t("atHome.addKit") },
@@ -85,7 +86,7 @@ export function AtHome({
       {room && (
         <>
           <NumberField
-            label={`Length ${called}`}
+            label={t("atHome.length", { called })}
             unit={t("atHome.m")}
             step={0.1}
             value={room.lengthM}
@@ -93,7 +94,7 @@ export function AtHome({
             onChange={(lengthM) => setRoom({ lengthM: lengthM as number })}
           />
           <NumberField
-            label={`Width ${called}`}
+            label={t("atHome.width", { called })}
             unit={t("atHome.mCeiling")}
             step={0.1}
             value={room.widthM}
@@ -101,7 +102,7 @@ export function AtHome({
             onChange={(widthM) => setRoom({ widthM: widthM as number })}
           />
           <NumberField
-            label={`Ceiling ${called}`}
+            label={t("atHome.ceiling", { called })}
             unit={t("atHome.m2")}
             step={0.1}
             value={room.ceilingM}
@@ -126,7 +127,7 @@ export function AtHome({
         </>
       )}
       <Choice
-        label={`Below ${called}`}
+        label={t("atHome.below", { called })}
         value={home.quiet === null ? "unknown" : home.quiet ? "yes" : "no"}
         options={Object.entries(BELOW).map(([value, text]) => ({ value: value as keyof typeof BELOW, text }))}
         onChange={(value) => onChange({ quiet: value === "unknown" ? null : value === "yes" }, "below")}

@@ -7,9 +7,10 @@ import type { Company, SchoolClass } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { Failed, Loading } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 type Kind = keyof Company;
 

@@ -5,12 +5,13 @@ import type { ClassDoc, PupilDetails } from "../../api/types";
 import { Labelled } from "../../ui/fields";
 import { Sheet } from "../../ui/sheet";
 import { WhatGoes } from "../../ui/what-goes";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { ClassListReader } from "./class-list";
 import { PupilMore } from "./pupil-more";
 import { named, namelessIn, nobody } from "./roster";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const columns = [
   "number",

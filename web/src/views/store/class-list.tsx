@@ -4,9 +4,10 @@ import type { ClassList, ListColumn, PupilDetails } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Labelled } from "../../ui/fields";
 import { Failed } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const meanings: ListColumn["meaning"][] = [
   "FIRST_NAME",

@@ -8,8 +8,9 @@ import { useChosenClass } from "../../chosen-class";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
-import { count, day } from "../../words";
-import { texts } from "../../words/texts";
+import { day } from "../../words";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { SaveState } from "../plan/save-state";
 import { ClassCompany } from "./class-company";
 import { type ClassDraft, ClassFields } from "./class-fields";
@@ -17,7 +18,7 @@ import { GiveClass } from "./give-class";
 import { RosterSheet } from "./roster-sheet";
 import { useMade } from "./use-made";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 /** Classes and their pupils, changed where they stand. */
 export function Classes() {
@@ -54,7 +55,7 @@ export function Classes() {
               onClick={() => toggle(c.id)}
             >
               <strong className="font-head text-lg">{c.name}</strong>
-              <span className="text-soft">{count(c.pupils.length, "pupil", "pupils")}</span>
+              <span className="text-soft">{t("classes.text", { count: c.pupils.length })}</span>
             </button>
             {open === c.id && <KnownClass known={c} />}
           </li>
@@ -151,7 +152,7 @@ function KnownClass({ known }: { known: SchoolClass }) {
                         ? [...draft.helperIds, h.id]
                         : draft.helperIds.filter((id) => id !== h.id),
                     },
-                    `helper ${h.id}`,
+                    t("classes.helper", { id: h.id }),
                   )
                 }
               />

@@ -6,9 +6,10 @@ import type { SchoolClass } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Sheet } from "../../ui/sheet";
 import { Failed } from "../../ui/states";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 /** A class goes to another teacher for good, with all that belongs to it. */
 export function GiveClass({ known }: { known: SchoolClass }) {

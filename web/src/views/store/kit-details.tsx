@@ -2,11 +2,12 @@ import { Trash2 } from "lucide-react";
 import type { KitItem, KitKind } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { InPlace, typedNumber } from "../../ui/in-place";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { groups } from "./kit-grid";
 import { docOf, type KitDoc } from "./kit-store";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const properties = ["bounces", "soft", "rolls", "grips", "bright", "hard"] as const;
 

@@ -1,9 +1,10 @@
 import type { KitItem, KitKind, KitStore } from "../../api/types";
 import { InPlace, typedNumber } from "../../ui/in-place";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { docOf, type KitDoc } from "./kit-store";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 export const groups: KitKind["group"][] = [
   "BALL",

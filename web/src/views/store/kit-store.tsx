@@ -8,12 +8,13 @@ import { Choice } from "../../ui/choice";
 import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { useUndo } from "../../ui/use-undo";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { KitDetails } from "./kit-details";
 import { KitGrid } from "./kit-grid";
 import { StandInRules } from "./stand-in-rules";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 export type KitDoc = Omit<KitItemDoc, "version">;
 

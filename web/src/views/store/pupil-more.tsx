@@ -1,9 +1,10 @@
 import type { PupilDetails } from "../../api/types";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { adaptation } from "../../words-findings";
 import { AtHome } from "./at-home";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 type Adaptation = PupilDetails["adaptations"][number];
 
@@ -51,7 +52,7 @@ export function PupilMore({
         />
       </div>
       <AtHome
-        called="at home"
+        called={t("pupilMore.atHome")}
         home={{ kit: details.homeKit, space: details.homeSpace, quiet: details.homeQuiet }}
         must={(field) =>
           must(
@@ -72,7 +73,7 @@ export function PupilMore({
       {other ? (
         <>
           <AtHome
-            called="at the other home"
+            called={t("pupilMore.atTheOtherHome")}
             home={other}
             must={(field) => must(`otherHome.${field}`)}
             onChange={(change, step) => onChange({ otherHome: { ...other, ...change } }, `other ${step}`)}

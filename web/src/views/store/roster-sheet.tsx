@@ -3,10 +3,10 @@ import { api } from "../../api/client";
 import type { RosterBrought, SchoolClass } from "../../api/types";
 import { BringFile } from "../../ui/bring-file";
 import { Sheet } from "../../ui/sheet";
-import { count } from "../../words";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 /** A class list out as a file and in again. A file adds and changes pupils; it removes nobody. */
 export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () => void }) {
@@ -16,7 +16,7 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
       <button type="button" className="btn btn-small" onClick={() => setOpen(true)}>
         {t("rosterSheet.classListInAnd")}
       </button>
-      <Sheet title={`Class list of ${known.name}`} open={open} onOpenChange={setOpen} wide>
+      <Sheet title={t("rosterSheet.classListOf", { name: known.name })} open={open} onOpenChange={setOpen} wide>
         <p>
           <a className="btn no-underline" href={`/api/classes/${known.id}/roster.csv`} download>
             {t("rosterSheet.saveTheClassList")}
@@ -31,17 +31,17 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
           tell={(b) => (
             <ul className="list-disc pl-5">
               <li>
-                {b.kept ? "Added" : "It would add"}: {names(b.added)}
+                {b.kept ? "Added" : t("rosterSheet.itWouldAdd")}: {names(b.added)}
               </li>
               <li>
-                {b.kept ? "Changed" : "It would change"}: {names(b.changed)}
+                {b.kept ? "Changed" : t("rosterSheet.itWouldChange")}: {names(b.changed)}
               </li>
               {b.back.length > 0 && (
                 <li>{t("rosterSheet.back", { kept: b.kept ? "yes" : "no", names: names(b.back) })}</li>
               )}
               <li>
-                {t("rosterSheet.hereAlready", { count: count(b.same, "pupil is", "pupils are") })}
-                {b.same > 0 ? " just so" : ""}
+                {t("rosterSheet.hereAlready", { count: b.same })}
+                {b.same > 0 ? t("rosterSheet.justSo") : ""}
               </li>
             </ul>
           )}

@@ -4,20 +4,21 @@ import { featureWord } from "../../room/features";
 import { Choice } from "../../ui/choice";
 import { Labelled, NumberField } from "../../ui/fields";
 import { edgeWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { surface } from "../../words-findings";
 import { SpaceMeasures } from "./space-measures";
 import { WallFields } from "./wall-fields";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const flags = [
-  ["breakables", "things that break"],
-  ["neighboursBelow", "neighbours below"],
-  ["othersWall", "the wall is somebody else's"],
-  ["lowLamps", "low lamps"],
-  ["cars", "cars beside it"],
-  ["openWater", "open water beside it"],
+  ["breakables", t("spaceFields.thingsThatBreak")],
+  ["neighboursBelow", t("spaceFields.neighboursBelow")],
+  ["othersWall", t("spaceFields.theWallIsSomebodyElse")],
+  ["lowLamps", t("spaceFields.lowLamps")],
+  ["cars", t("spaceFields.carsBesideIt")],
+  ["openWater", t("spaceFields.openWaterBesideIt")],
 ] as const;
 
 /** All that is known of a room or yard. */
@@ -99,7 +100,7 @@ function Edges({
   const set = (i: number, change: Partial<Feature>, step: string) =>
     onPlace(
       { ...place, features: place.features.map((f, at) => (at === i ? { ...f, ...change } : f)) },
-      `feature ${i} ${step}`,
+      t("spaceFields.feature", { i, step }),
     );
   const add = (kind: Feature["kind"]) =>
     onPlace(
@@ -110,7 +111,7 @@ function Edges({
           { kind, edge: "BOTTOM", fromM: 0, lengthM: 1, depthM: kind === "OBSTACLE" || kind === "BREAKABLE" ? 0.5 : 0 },
         ],
       },
-      `add ${place.features.length}`,
+      t("spaceFields.add", { length: place.features.length }),
     );
   return (
     <div>
@@ -120,7 +121,7 @@ function Edges({
           // biome-ignore lint/suspicious/noArrayIndexKey: features have no id and keep their order
           <li key={i} className="flex flex-wrap items-center gap-2">
             <Choice
-              label={`What ${i + 1} is`}
+              label={t("spaceFields.whatIs", { n: i + 1 })}
               value={f.kind}
               options={(Object.keys(featureWord) as Feature["kind"][]).map((value) => ({
                 value,
@@ -130,14 +131,14 @@ function Edges({
             />
             <span>{t("spaceFields.onThe")}</span>
             <Choice
-              label={`Edge of ${i + 1}`}
+              label={t("spaceFields.edgeOf", { n: i + 1 })}
               value={f.edge}
               options={(Object.keys(edgeWord) as Feature["edge"][]).map((value) => ({ value, text: edgeWord[value] }))}
               onChange={(edge) => set(i, { edge }, "edge")}
             />
             <span>{t("spaceFields.from")}</span>
             <NumberField
-              label={`From, of ${i + 1}`}
+              label={t("spaceFields.fromOf", { n: i + 1 })}
               unit={t("spaceFields.m")}
               step={0.1}
               value={f.fromM}
@@ -145,7 +146,7 @@ function Edges({
               onChange={(v) => set(i, { fromM: v as number }, "from")}
             />
             <NumberField
-              label={`Length of ${i + 1}`}
+              label={t("spaceFields.lengthOf", { n: i + 1 })}
               unit={t("spaceFields.mLong")}
               step={0.1}
               value={f.lengthM}
@@ -153,7 +154,7 @@ function Edges({
               onChange={(v) => set(i, { lengthM: v as number }, "length")}
             />
             <NumberField
-              label={`Depth of ${i + 1}`}
+              label={t("spaceFields.depthOf", { n: i + 1 })}
               unit={t("spaceFields.mDeep")}
               step={0.1}
               value={f.depthM}
@@ -163,8 +164,13 @@ function Edges({
             <button
               type="button"
               className="p-1.5"
-              aria-label={`Take away ${featureWord[f.kind]} ${i + 1}`}
-              onClick={() => onPlace({ ...place, features: place.features.filter((_, at) => at !== i) }, `gone ${i}`)}
+              aria-label={t("spaceFields.takeAway", { featureWord: featureWord[f.kind], n: i + 1 })}
+              onClick={() =>
+                onPlace(
+                  { ...place, features: place.features.filter((_, at) => at !== i) },
+                  t("spaceFields.gone", { i }),
+                )
+              }
             >
               <Trash2 size={17} aria-hidden />
             </button>

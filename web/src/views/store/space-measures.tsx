@@ -1,8 +1,9 @@
 import type { Place } from "../../api/types";
 import { NumberField } from "../../ui/fields";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const bare = { runM: 0, depthM: 0, heightM: null, holds: null };
 

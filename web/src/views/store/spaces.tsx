@@ -10,13 +10,14 @@ import { PartHead, UndoButton } from "../../ui/part-head";
 import { Failed, Loading } from "../../ui/states";
 import { useVersionedDraft } from "../../ui/use-versioned-draft";
 import { metres } from "../../words";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { surface } from "../../words-findings";
 import { SaveState } from "../plan/save-state";
 import { SpaceFields } from "./space-fields";
 import { useMade } from "./use-made";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const plain: Place = {
   size: { lengthM: 8, widthM: 6, ceilingM: 2.7, wall: null },
@@ -76,14 +77,14 @@ function told({ size, ...p }: Place): string {
   const ways = p.features.map((f) => featureWord[f.kind]);
   return [
     `${metres(size.lengthM)} × ${metres(size.widthM)}`,
-    size.ceilingM ? `ceiling ${metres(size.ceilingM)}` : "open sky",
+    size.ceilingM ? t("said.ceiling", { high: metres(size.ceilingM) }) : t("said.openSky"),
     surface[p.surface],
-    wallsOf({ size, ...p }).length > 0 ? t("walls.total", wallsTold({ size, ...p })) : "no free wall",
-    p.wet === "NOW" ? "wet" : p.wet === "MORNINGS" ? "wet in the mornings" : "",
-    p.breakables ? "things that break" : "",
-    p.neighboursBelow ? "neighbours below" : "",
-    p.cars ? "cars beside it" : "",
-    p.openWater ? "open water" : "",
+    wallsOf({ size, ...p }).length > 0 ? t("walls.total", wallsTold({ size, ...p })) : t("said.noWall"),
+    p.wet === "NOW" ? t("said.wet") : p.wet === "MORNINGS" ? t("said.wetMornings") : "",
+    p.breakables ? t("said.breakables") : "",
+    p.neighboursBelow ? t("said.neighbours") : "",
+    p.cars ? t("said.cars") : "",
+    p.openWater ? t("said.water") : "",
     ...[...new Set(ways)],
   ]
     .filter(Boolean)
@@ -152,7 +153,7 @@ function KnownSpace({ known, readOnly, onGone }: { known: Space; readOnly: boole
       await client.invalidateQueries({ queryKey: spaces.queryKey });
       onGone();
     } catch (e) {
-      setStuck(e instanceof Problem ? e : new Problem(0, "Not removed", String(e)));
+      setStuck(e instanceof Problem ? e : new Problem(0, t("spaces.notRemoved"), String(e)));
     }
   };
   return (

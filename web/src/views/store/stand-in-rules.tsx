@@ -5,10 +5,11 @@ import type { KitKind, KitRuleView, KitStore } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { Term } from "../../ui/term";
 import type { useUndo } from "../../ui/use-undo";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { groupName } from "./kit-grid";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 /** What this school lets stand in for what, beyond what each task says itself; and how to make what can be made. */
 export function StandInRules({
@@ -59,7 +60,7 @@ export function StandInRules({
               <button
                 type="button"
                 className="p-1.5"
-                aria-label={`Remove ${name(r.rule.by)} for ${name(r.rule.of)}`}
+                aria-label={t("standInRules.removeFor", { by: name(r.rule.by), of: name(r.rule.of) })}
                 onClick={() => remove(r)}
               >
                 <Trash2 size={17} aria-hidden />

@@ -2,12 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { classes, kit, spaces } from "../../api/queries";
 import { Parts } from "../../ui/parts";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 import { Classes } from "./classes";
 import { KitStoreView } from "./kit-store";
 import { Spaces } from "./spaces";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 const parts = [
   ["classes", t("lead.classes"), Classes],

@@ -1,6 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Problem } from "../../api/client";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("store", saidStore);
 
 /** Makes a new thing of the store: the list behind it is asked anew, a refusal stays with the form. */
 export function useMade<D, T>(make: (doc: D) => Promise<T>, queryKey: readonly unknown[], onSaved: (made: T) => void) {
@@ -17,7 +21,7 @@ export function useMade<D, T>(make: (doc: D) => Promise<T>, queryKey: readonly u
       await client.invalidateQueries({ queryKey });
       onSaved(made);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not saved", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("useMade.notSaved"), String(e)));
     } finally {
       making.current = false;
     }

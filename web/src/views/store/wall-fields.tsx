@@ -4,9 +4,10 @@ import { type Edge, wallsOf } from "../../room/walls";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { edgeWord } from "../../words";
-import { texts } from "../../words/texts";
+import saidStore from "../../words/store.json";
+import { textsOf } from "../../words/texts";
 
-const t = texts("store");
+const t = textsOf("store", saidStore);
 
 type FreeWall = Place["otherWalls"][number];
 type Wall = FreeWall["stretch"];
@@ -23,7 +24,8 @@ export function WallFields({
 }) {
   const first = place.size.wall && wallsOf(place)[0];
   const others = place.otherWalls;
-  const setOthers = (otherWalls: FreeWall[], step: string) => onPlace({ ...place, otherWalls }, `walls ${step}`);
+  const setOthers = (otherWalls: FreeWall[], step: string) =>
+    onPlace({ ...place, otherWalls }, t("wallFields.walls", { step }));
   const set = (i: number, change: Partial<FreeWall>, step: string) =>
     setOthers(
       others.map((w, at) => (at === i ? { ...w, ...change } : w)),
@@ -50,7 +52,9 @@ export function WallFields({
               n={1}
               wall={first.stretch}
               must={(f) => must(`place.size.wall.${f}`)}
-              onWall={(wall, step) => onPlace({ ...place, size: { ...place.size, wall } }, `wall ${step}`)}
+              onWall={(wall, step) =>
+                onPlace({ ...place, size: { ...place.size, wall } }, t("wallFields.wall", { step }))
+              }
             />
           </li>
         )}
@@ -104,7 +108,7 @@ export function WallFields({
                 onClick={() =>
                   setOthers(
                     others.filter((_, at) => at !== i),
-                    `gone ${i}`,
+                    t("wallFields.gone", { i }),
                   )
                 }
               >

@@ -27,10 +27,7 @@ export function TrustView() {
   return (
     <Page>
       <p className="max-w-prose">
-        {t("trustView.whatYouDoHere")}{" "}
-        {fingerprint === null
-          ? ""
-          : "It takes two minutes; ask whoever looks after the devices if a setting is locked."}
+        {t("trustView.whatYouDoHere")} {fingerprint === null ? "" : t("trustView.itTakesTwoMinutesAsk")}
       </p>
       <ol className="grid gap-6 md:grid-cols-3">
         {fingerprint !== null && (
@@ -65,7 +62,7 @@ export function TrustView() {
           <div
             className="mt-2 w-40 bg-white p-2"
             role="img"
-            aria-label={`QR code of ${first}`}
+            aria-label={t("trustView.qrCodeOf", { first })}
             // biome-ignore lint/security/noDangerouslySetInnerHtml: the drawing is made here, from the server's own address
             dangerouslySetInnerHTML={{ __html: renderSVG(first) }}
           />

@@ -99,7 +99,7 @@ function OfRun({ code, ...lit }: { code: string } & Lit) {
       merge(found.log);
       setProblem(undefined);
     } catch (e) {
-      setProblem(e instanceof Problem ? e : new Problem(0, "Not shown", String(e)));
+      setProblem(e instanceof Problem ? e : new Problem(0, t("wallView.notShown"), String(e)));
     }
   }, [code, merge]);
   useEffect(() => {
@@ -122,7 +122,7 @@ function OfRun({ code, ...lit }: { code: string } & Lit) {
     if (scoresOnWall && !knows.current) load();
     knows.current = !!scoresOnWall;
   }, [scoresOnWall, load]);
-  if (closed && !played?.finished) return <Ask wrong={`No wall face is open under the code ${code}.`} />;
+  if (closed && !played?.finished) return <Ask wrong={t("wallView.noWallFaceIsOpen", { code })} />;
   if (problem && !wall)
     return (
       <p role="alert" className="p-10 text-2xl">
@@ -248,7 +248,7 @@ function Face({
       <p className="flex items-center gap-4 text-mist">
         {wall.lessonName} · {wall.spaceName}
         <button type="button" className="btn btn-small ml-auto" aria-pressed={light} onClick={() => onLight(!light)}>
-          {light ? "Dark" : "Light, for the sun"}
+          {light ? "Dark" : t("wallView.lightForTheSun")}
         </button>
         <button
           type="button"

@@ -1,11 +1,12 @@
 import { Minus, Plus } from "lucide-react";
 import type { Course } from "../../../../api/types";
 import { CourseDrawing } from "../../../../room/course";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import type { Must } from "../../../ladders/form-bits";
 import type { Of } from "../measure-view";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 const MOST = 30;
 

@@ -1,7 +1,11 @@
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { A_DAY_SEC, type MeasureView } from "../measure-view";
 import { quickest, watch } from "../shared/watch";
 import { CourseForm } from "./form";
 import { CoursePad } from "./pad";
+
+const t = textsOf("run", saidRun);
 
 export const courseTime: MeasureView<"COURSE_TIME"> = {
   Pad: CoursePad,
@@ -11,7 +15,7 @@ export const courseTime: MeasureView<"COURSE_TIME"> = {
   }),
   miss: null,
   score: quickest,
-  ask: () => "How long did the course take, in seconds or as 0:18?",
+  ask: () => t("index.howLongDidTheCourse"),
   most: () => A_DAY_SEC,
   timed: true,
   blank: { type: "COURSE_TIME", course: null },

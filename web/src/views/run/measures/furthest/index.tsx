@@ -1,9 +1,10 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { HIT, type MeasureView, MISS, only } from "../measure-view";
 import { HitPad } from "../shared/hit-pad";
 import { walked } from "../shared/hits";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const furthest: MeasureView<"FURTHEST"> = {
   Pad: HitPad,

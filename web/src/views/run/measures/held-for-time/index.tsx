@@ -1,6 +1,10 @@
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { type MeasureView, only } from "../measure-view";
 import { watch } from "../shared/watch";
 import { WatchPad } from "../shared/watch-pad";
+
+const t = textsOf("run", saidRun);
 
 export const heldForTime: MeasureView<"HELD_FOR_TIME"> = {
   Pad: WatchPad,
@@ -15,7 +19,7 @@ export const heldForTime: MeasureView<"HELD_FOR_TIME"> = {
     const longest = Math.max(-1, ...all);
     return only(longest < 0 ? null : Math.floor(longest / 1000));
   },
-  ask: () => "How long was it kept up without a drop, in seconds?",
+  ask: () => t("index.howLongWasItKept"),
   most: (_, sec) => sec,
   blank: { type: "HELD_FOR_TIME" },
 };

@@ -1,10 +1,11 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { Num, Pick } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, only } from "../measure-view";
 import { drawn, numbers } from "./fold";
 import { NumbersPad } from "./pad";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const keepAll: MeasureView<"KEEP_ALL"> = {
   Pad: NumbersPad,
@@ -17,7 +18,7 @@ export const keepAll: MeasureView<"KEEP_ALL"> = {
     const { kept, goes } = numbers(taps, measure);
     return only(kept.size < measure.balls ? null : goes);
   },
-  ask: (_, { balls }) => `How many goes until all ${balls} were kept?`,
+  ask: (_, { balls }) => t("index.howManyGoesUntilAll", { balls }),
   most: () => 100_000,
   countsTries: true,
   blank: { type: "KEEP_ALL", balls: 6, draw: "ALL", firstBall: 1 },
@@ -38,7 +39,7 @@ export const keepAll: MeasureView<"KEEP_ALL"> = {
       <Pick
         label={t("keepAllIndex.drawnFrom")}
         value={measure.draw}
-        words={{ ALL: "all of them, with repeats", LEFT: "those that are left" }}
+        words={{ ALL: t("index.allOfThemWithRepeats"), LEFT: t("index.thoseThatAreLeft") }}
         onChange={(draw) => onChange({ ...measure, draw })}
       />
     </>

@@ -1,10 +1,11 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import { MissStrip, type PadProps } from "../shared/pad";
 import { drawn, firstOf, numbers } from "./fold";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Numbered balls: press the number that was called and caught. The draw is offered; a ball taken blindly is as good. */
 export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }: PadProps<Of<"KEEP_ALL">>) {
@@ -27,7 +28,7 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
           </span>
           <span className="text-xl">
             {all ? (
-              "All kept"
+              t("pad.allKept")
             ) : (
               <>
                 {t("keepAllPad.throw")} <strong className="digits text-3xl">{next}</strong>
@@ -43,7 +44,7 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
               className={`min-h-12 rounded-full border-2 text-xl font-semibold disabled:opacity-60 ${kept.has(n) ? "border-chalk bg-chalk text-night" : n === next ? "border-[#e0b84a]" : "border-[#566460]"}`}
               disabled={!open || all || (measure.draw === "LEFT" && kept.has(n))}
               onClick={() => tap({ type: "HIT", number: n })}
-              aria-label={`${who}: number ${n} caught${kept.has(n) ? ", kept already" : ""}`}
+              aria-label={t("pad.numberCaught", { who, n, more: kept.has(n) ? t("pad.keptAlready") : "" })}
             >
               {n}
             </button>
@@ -51,7 +52,7 @@ export function NumbersPad({ who, taps, measure, block, spot, open, best, tap }:
         </div>
         <span className="text-sm text-mist">
           {t("keepAllPad.ofKept", { size: kept.size, balls })}{" "}
-          {measure.draw === "LEFT" ? "kept balls leave; guessing is taken off" : "every ball may come again"}
+          {measure.draw === "LEFT" ? t("pad.keptBallsLeaveGuessingIs") : t("pad.everyBallMayComeAgain")}
         </span>
       </div>
     </>

@@ -1,7 +1,11 @@
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import { MissStrip, type PadProps } from "../shared/pad";
 import { highest } from "./fold";
+
+const t = textsOf("run", saidRun);
 
 const LEAST_SHOWN = 8;
 
@@ -15,7 +19,7 @@ export function LevelsPad({ who, taps, told, open, best, tap }: PadProps<Of<"LEV
       <div className="flex min-w-0 flex-1 flex-col gap-1 p-3">
         <p className="flex items-baseline gap-3">
           <span className="flex-1 text-lg font-semibold">{who}</span>
-          <span className="text-mist">{best ? `to beat ${best.best.score}` : "first time"}</span>
+          <span className="text-mist">{best ? t("pad.toBeat", { score: best.best.score }) : t("pad.firstTime")}</span>
         </p>
         <p className="digits text-5xl" data-testid="level">
           {record}
@@ -29,7 +33,7 @@ export function LevelsPad({ who, taps, told, open, best, tap }: PadProps<Of<"LEV
               className={`min-h-11 border text-xl disabled:opacity-60 ${level <= record ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
               disabled={!open}
               onClick={() => tap({ type: "HIT", number: level })}
-              aria-label={`${who}: made ${level} ${told.unit}`}
+              aria-label={t("pad.made", { who, level, unit: told.unit })}
             >
               {level}
             </button>

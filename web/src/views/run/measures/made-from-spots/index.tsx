@@ -1,12 +1,13 @@
 import { Choice } from "../../../../ui/choice";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { Num } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, mostHits, only } from "../measure-view";
 import { hitsIn } from "../shared/hits";
 import { nextSpot } from "./fold";
 import { SpotsPad } from "./pad";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const madeFromSpots: MeasureView<"MADE_FROM_SPOTS"> = {
   Pad: SpotsPad,
@@ -16,7 +17,7 @@ export const madeFromSpots: MeasureView<"MADE_FROM_SPOTS"> = {
   },
   miss: MISS,
   score: (taps) => only(hitsIn(taps)),
-  ask: (_, { spots }) => `How many went in, from all ${spots} spots together?`,
+  ask: (_, { spots }) => t("index.howManyWentInFrom", { spots }),
   most: (_, sec) => mostHits(sec),
   countsTries: true,
   blank: { type: "MADE_FROM_SPOTS", spots: 5, spotOrder: "ROUND", spotBackM: 0 },

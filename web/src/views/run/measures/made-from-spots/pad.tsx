@@ -1,10 +1,11 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { hitsIn, missesIn } from "../shared/hits";
 import { MainField, MissStrip, type PadProps } from "../shared/pad";
 import { nextSpot } from "./fold";
 
-const say = texts("run");
+const say = textsOf("run", saidRun);
 
 /** Made from each spot, in its order: the spot that is due is marked, a tap goes on to the next. Where any may come next each is pressed itself. */
 export function SpotsPad({ who, taps, measure, open, best, tap }: PadProps<Of<"MADE_FROM_SPOTS">>) {
@@ -19,7 +20,7 @@ export function SpotsPad({ who, taps, measure, open, best, tap }: PadProps<Of<"M
       ) : (
         <MainField
           who={who}
-          label={`made from spot ${due}, ${hitsIn(taps)} so far`}
+          label={say("pad.madeFromSpotSoFar", { due, hitsIn: hitsIn(taps) })}
           open={open}
           onTap={() => tap({ type: "HIT", number: due })}
         >

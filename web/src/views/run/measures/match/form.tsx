@@ -1,8 +1,9 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { type Must, Num, Pick } from "../../../ladders/form-bits";
 import type { Of } from "../measure-view";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** The house rules of a match. */
 export function MatchForm({

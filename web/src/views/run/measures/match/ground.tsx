@@ -1,9 +1,10 @@
 import { type PointerEvent, useRef } from "react";
 import type { MatchSoFar } from "../../../../api/types";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { sideColour } from "./side-glyph";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 const FAR_CM = 150;
 

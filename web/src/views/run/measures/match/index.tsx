@@ -1,10 +1,11 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { type MeasureView, only } from "../measure-view";
 import { teamPoints } from "./fold";
 import { MatchForm } from "./form";
 import { MatchPad } from "./pad";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const match: MeasureView<"MATCH"> = {
   Pad: MatchPad,

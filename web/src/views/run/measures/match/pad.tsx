@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { MatchSoFar, Tap } from "../../../../api/types";
 import { Choice } from "../../../../ui/choice";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { useReckon } from "../../../marks/use-reckon";
 import type { Of } from "../measure-view";
 import type { PadProps } from "../shared/pad";
@@ -9,7 +10,7 @@ import { type Team, teamPoints } from "./fold";
 import { Ground } from "./ground";
 import { SideGlyph } from "./side-glyph";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 const MOST_BY_EYE = 6;
 

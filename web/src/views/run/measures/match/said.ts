@@ -1,7 +1,8 @@
 import type { Attempt } from "../../../../api/types";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** A match as one side's result: who won it, and end by end. Null for what is no match. */
 export function matchSaid(detail: Attempt["detail"]): string | null {

@@ -1,13 +1,14 @@
 import { useState } from "react";
 import type { Tap } from "../../../../api/types";
 import { Choice } from "../../../../ui/choice";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import type { Of } from "../measure-view";
 import { HitPad } from "../shared/hit-pad";
 import type { PadProps } from "../shared/pad";
 import { type Innings, innings } from "./fold";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 type NoBall = NonNullable<Extract<Tap, { type: "MISS" }>["noBall"]>;
 

@@ -1,17 +1,18 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { Listed, type Must } from "../../../ladders/form-bits";
 import { type MeasureView, MISS, type Of, only } from "../measure-view";
 import { pointsOf } from "./fold";
 import { RingsPad } from "./pad";
 
-const say = texts("run");
+const say = textsOf("run", saidRun);
 
 export const rings: MeasureView<"RINGS"> = {
   Pad: RingsPad,
   key: () => null,
   miss: MISS,
   score: (taps, measure) => only(pointsOf(taps, measure.rings)),
-  ask: () => "How many points on the rings?",
+  ask: () => say("index.howManyPointsOnThe"),
   most: () => 100_000,
   wide: true,
   countsTries: true,

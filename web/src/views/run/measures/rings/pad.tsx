@@ -1,11 +1,12 @@
 import { type PointerEvent, useRef } from "react";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { MISS, type Of } from "../measure-view";
 import { missesIn } from "../shared/hits";
 import type { PadProps } from "../shared/pad";
 import { pointsOf, ringPoints } from "./fold";
 
-const say = texts("run");
+const say = textsOf("run", saidRun);
 
 /** How much of the wall round the target is drawn, as a share of the outer ring. */
 const AROUND = 1.45;
@@ -31,7 +32,7 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
         viewBox={`${-far} ${-far} ${2 * far} ${2 * far}`}
         className={`h-72 min-w-56 flex-1 touch-none bg-night ${open ? "cursor-crosshair" : "opacity-60"}`}
         role="img"
-        aria-label={`${who}: target with ${rings.length} rings, ${taps.length} throws, ${points} points`}
+        aria-label={say("pad.targetWithRingsThrowsPoints", { who, length: rings.length, length2: taps.length, points })}
         data-testid="target"
         onPointerDown={landed}
       >
@@ -80,11 +81,11 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
           <span className="text-xl text-mist"> {say("ringsPad.points")}</span>
         </span>
         <span className="text-mist">
-          {taps.length} {block.reps ? `of ${block.reps} ` : ""}
+          {taps.length} {block.reps ? say("pad.of", { reps: block.reps }) : ""}
           {say("ringsPad.thrown")}{" "}
           {missesIn(taps) + taps.filter((t) => t.type === "LANDED" && ringPoints(t, rings) === 0).length}{" "}
           {say("ringsPad.outside")}
-          {best && ` · to beat ${best.best.score}`}
+          {best && say("pad.toBeat2", { score: best.best.score })}
         </span>
         <span className="mt-auto text-sm text-mist">{say("ringsPad.tapWhereItLanded")}</span>
         <span className="flex flex-wrap gap-1">
@@ -95,7 +96,7 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
               className="min-h-11 min-w-11 border border-[#566460] text-lg disabled:opacity-60"
               disabled={!open}
               onClick={() => tap({ type: "HIT", number: i + 1 })}
-              aria-label={`${who}: ring worth ${r.points}`}
+              aria-label={say("pad.ringWorth", { who, points: r.points })}
             >
               {r.points}
             </button>

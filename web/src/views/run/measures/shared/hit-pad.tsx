@@ -1,11 +1,12 @@
 import type { ReactNode } from "react";
 import { metres } from "../../../../words";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { HIT, MISS } from "../measure-view";
 import { hitsIn, missesIn, off, runs, walked } from "./hits";
 import { MainField, MissStrip, type PadProps } from "./pad";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** Hits and misses: counted, as the longest run, or as the place that they lead to. */
 export function HitPad(p: PadProps & { children?: ReactNode }) {
@@ -29,9 +30,10 @@ export function HitPad(p: PadProps & { children?: ReactNode }) {
 }
 
 function said({ taps, stairs, measure, block }: PadProps, hits: number): string {
-  if (stairs) return `hit, stand at place ${walked(taps, stairs).step}`;
-  if (measure.type === "LONGEST_RUN") return `hit, ${runs(taps).now} in a row now, ${runs(taps).longest} at most`;
-  return `hit, ${hits}${block.reps ? ` of ${block.reps}` : ""} so far`;
+  if (stairs) return t("hitPad.hitStandAtPlace", { step: walked(taps, stairs).step });
+  if (measure.type === "LONGEST_RUN")
+    return t("hitPad.hitInARowNow", { now: runs(taps).now, longest: runs(taps).longest });
+  return t("hitPad.hitSoFar", { hits, more: block.reps ? t("hitPad.of", { reps: block.reps }) : "" });
 }
 
 /** Push: what counts is how many. Control: what counts is how many in a row. */
@@ -47,7 +49,7 @@ function Count({ taps, measure, block, hits, told }: PadProps & { hits: number }
         </span>
         <span className="mt-1 text-mist">
           {t("sharedHitPad.longest", { longest: run.longest })}
-          {measure.type !== "LONGEST_RUN" && ` · ${hits} ${told.unit} in all`}
+          {measure.type !== "LONGEST_RUN" && t("hitPad.inAll", { hits, unit: told.unit })}
         </span>
       </>
     );

@@ -1,9 +1,10 @@
 import type { ReactNode } from "react";
 import type { Challenge, Measure, Rung, Stairs, Tap } from "../../../../api/types";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import type { ScriptBlock } from "../../script";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** What every pad is given: whose it is, what was tapped, and a way to tap. */
 export type PadProps<M = Measure> = {
@@ -60,7 +61,7 @@ export function PadFrame({
           className="px-2 py-1.5 underline disabled:opacity-40"
           disabled={!canTakeBack}
           onClick={onTakeBack}
-          aria-label={`${who}: take back the last tap`}
+          aria-label={t("pad.takeBackTheLastTap", { who })}
         >
           {t("sharedPad.takeBack")}
         </button>
@@ -90,7 +91,7 @@ export function MissStrip({
       className="w-[24%] border-r-2 border-[#3a504d] bg-night text-[#ffb3a5] disabled:opacity-60"
       disabled={!open}
       onClick={onTap}
-      aria-label={`${who}: ${word === "missed" ? "miss" : word}, ${misses} so far`}
+      aria-label={t("pad.soFar", { who, more: word === "missed" ? "miss" : word, misses })}
     >
       <span className="digits block text-4xl">{misses}</span>
       {word}

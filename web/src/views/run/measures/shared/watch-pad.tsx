@@ -1,10 +1,11 @@
 import { seconds } from "../../../../words";
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { useNow } from "../../use-run";
 import { MainField, type PadProps } from "./pad";
 import { watch } from "./watch";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 /** A watch: how long it was held, or how long so many or a course took. */
 export function WatchPad({ who, taps, measure, open, running, workedMs, best, tap }: PadProps) {
@@ -21,7 +22,13 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
     else if (n !== null && w.splits + 1 < n) tap({ type: "SPLIT", offsetMs });
     else tap({ type: "STOP", offsetMs });
   };
-  const act = !on ? "start" : n !== null ? `one more done, ${w.splits} of ${n}` : held ? "dropped" : "stop";
+  const act = !on
+    ? "start"
+    : n !== null
+      ? t("watchPad.oneMoreDoneOf", { splits: w.splits, n })
+      : held
+        ? "dropped"
+        : "stop";
   const toBeat = best && (best.best.timeMs ? seconds(best.best.timeMs) : `${best.best.score} s`);
   return (
     <>
@@ -34,9 +41,9 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
           {!on
             ? mark === null
               ? "Start"
-              : "Start again"
+              : t("watchPad.startAgain")
             : n !== null
-              ? `${w.splits} of ${n}`
+              ? t("watchPad.of", { splits: w.splits, n })
               : held
                 ? "Dropped"
                 : "Stop"}
@@ -44,7 +51,7 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
         <span className="text-mist">
           {mark !== null && `${held ? "longest" : "quickest"} ${seconds(mark)}`}
           {mark !== null && toBeat && " · "}
-          {toBeat && `to beat ${toBeat}`}
+          {toBeat && t("watchPad.toBeat", { toBeat })}
         </span>
       </MainField>
       {n !== null && on && (
@@ -53,7 +60,7 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
           className="w-[24%] border-l-2 border-[#3a504d] bg-night text-lg font-semibold disabled:opacity-60"
           disabled={!open}
           onClick={() => tap({ type: "STOP", offsetMs: workedMs() })}
-          aria-label={`${who}: all ${n} done, stop`}
+          aria-label={t("watchPad.allDoneStop", { who, n })}
         >
           {t("sharedWatchPad.allDone", { n })}
         </button>

@@ -1,10 +1,11 @@
-import { texts } from "../../../../words/texts";
+import saidRun from "../../../../words/run.json";
+import { textsOf } from "../../../../words/texts";
 import { Num } from "../../../ladders/form-bits";
 import { A_DAY_SEC, type MeasureView } from "../measure-view";
 import { quickest, watch } from "../shared/watch";
 import { WatchPad } from "../shared/watch-pad";
 
-const t = texts("run");
+const t = textsOf("run", saidRun);
 
 export const timeForN: MeasureView<"TIME_FOR_N"> = {
   Pad: WatchPad,
@@ -15,7 +16,8 @@ export const timeForN: MeasureView<"TIME_FOR_N"> = {
   },
   miss: null,
   score: quickest,
-  ask: (rung, { n }) => `How long for ${n} ${rung.unit === "seconds" ? "of them" : rung.unit}, in seconds or as 0:18?`,
+  ask: (rung, { n }) =>
+    t("index.howLongForInSeconds", { n, more: rung.unit === "seconds" ? t("index.ofThem") : rung.unit }),
   most: () => A_DAY_SEC,
   timed: true,
   blank: { type: "TIME_FOR_N", n: 20 },
