@@ -48,20 +48,20 @@ const TrustView = lazy(() => import("./views/trust/trust-view").then((m) => ({ d
 const WallView = lazy(() => import("./views/wall/wall-view").then((m) => ({ default: m.WallView })));
 
 const views = [
-  ["/", "Today"],
-  ["/plan", "Plan"],
-  ["/run", "Run"],
-  ["/pupils", "Pupils"],
-  ["/home", "Home"],
-  ["/ladders", "Ladders"],
-  ["/marks", "Marks"],
-  ["/store", "Store"],
+  ["/", t("app.view.today")],
+  ["/plan", t("app.view.plan")],
+  ["/run", t("app.view.run")],
+  ["/pupils", t("app.view.pupils")],
+  ["/home", t("app.view.home")],
+  ["/ladders", t("app.view.ladders")],
+  ["/marks", t("app.view.marks")],
+  ["/store", t("app.view.store")],
 ] as const;
 
 /** A helper runs and tallies; an administrator also says who may come in. */
 function viewsFor(who: Who): readonly (readonly [string, string])[] {
   if (!who.teaches) return views.filter(([to]) => ["/", "/run", "/ladders", "/marks"].includes(to));
-  return who.administrates ? [...views, ["/school", "School"]] : views;
+  return who.administrates ? [...views, ["/school", t("app.view.school")]] : views;
 }
 
 export function App() {

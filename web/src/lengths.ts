@@ -63,7 +63,9 @@ export function read(text: string, units: Units): number | null {
 }
 
 /** "5½ paces": to the nearest half, since nobody steps finer. */
-export const paces = (m: number, paceM: number) => counted(m / paceM, "pace");
-export const shoes = (m: number, shoeM: number) => counted(m / shoeM, "shoe");
+export const paces = (m: number, paceM: number) => counted(m / paceM, "lengths.paces");
+export const shoes = (m: number, shoeM: number) => counted(m / shoeM, "lengths.shoes");
 
-const counted = (n: number, what: string) => `${halves(n)} ${what}${[1, 2].includes(Math.round(n * 2)) ? "" : "s"}`;
+/** Halves round to one where they say so: "½ pace", "1 pace", "1½ paces". */
+const counted = (n: number, what: "lengths.paces" | "lengths.shoes") =>
+  t(what, { n: halves(n), of: [1, 2].includes(Math.round(n * 2)) ? 1 : 2 });

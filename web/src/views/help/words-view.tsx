@@ -2,6 +2,7 @@ import glossary from "../../words/glossary.json";
 import { texts } from "../../words/texts";
 
 const t = texts("help");
+const word = texts("glossary");
 
 /** All words of our own, each beside the field's. */
 export function WordsView() {
@@ -21,13 +22,13 @@ export function WordsView() {
             </tr>
           </thead>
           <tbody>
-            {Object.entries(glossary).map(([key, g]) => (
+            {(Object.keys(glossary) as (keyof typeof glossary)[]).map((key) => (
               <tr key={key} className="border-b border-rule align-top">
                 <th scope="row" className="py-1.5 pr-4 text-left whitespace-nowrap">
-                  {g.word}
+                  {word(`${key}.word`)}
                 </th>
-                <td className="py-1.5 pr-4 text-soft">{g.field}</td>
-                <td className="py-1.5">{g.line}</td>
+                <td className="py-1.5 pr-4 text-soft">{word(`${key}.field`)}</td>
+                <td className="py-1.5">{word(`${key}.line`)}</td>
               </tr>
             ))}
           </tbody>

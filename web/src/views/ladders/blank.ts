@@ -1,4 +1,8 @@
 import type { Ladder, Rung } from "../../api/types";
+import saidLadders from "../../words/ladders.json";
+import { textsOf } from "../../words/texts";
+
+const t = textsOf("ladders", saidLadders);
 
 /** Letters that nobody takes for others. */
 const LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
@@ -16,7 +20,7 @@ export function lastingId(of: string): string {
 }
 
 export function copyOf(ladder: Ladder): Ladder {
-  return { ...ladder, id: lastingId(ladder.name), name: `${ladder.name}, ours`.slice(0, 60) };
+  return { ...ladder, id: lastingId(ladder.name), name: t("blank.ours", { name: ladder.name }).slice(0, 60) };
 }
 
 /** A rung to be written; words are left empty so that nothing is kept that nobody wrote. */

@@ -116,7 +116,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
           </ul>
           {done ? (
             <p role="status" className="mt-4 font-semibold text-catch">
-              {say("import.imported", { news })} {news === 1 ? "ladder" : "ladders"}.
+              {say("import.imported", { news })}
             </p>
           ) : (
             <button
@@ -125,7 +125,7 @@ export function Import({ open, onOpenChange }: { open: boolean; onOpenChange: (o
               disabled={news === 0 || !chosen}
               onClick={() => chosen && send(chosen, false)}
             >
-              {say("import.import", { news })} {news === 1 ? "ladder" : "ladders"}
+              {say("import.import", { news })}
             </button>
           )}
         </>

@@ -83,7 +83,11 @@ function Page({ ladder, own }: { ladder: Ladder; own: OwnLadder | undefined }) {
       <div className="mt-1 flex flex-wrap items-center gap-3 border-b-[3px] border-ink pb-2">
         <FamilyGlyph family={ladder.family} size={30} />
         <h1>{ladder.name}</h1>
-        {own && <span className="bg-ink px-2 text-sheet">{own.retired ? t("ladderView.oursRetired") : "ours"}</span>}
+        {own && (
+          <span className="bg-ink px-2 text-sheet">
+            {own.retired ? t("ladderView.oursRetired") : t("ladderView.ours")}
+          </span>
+        )}
         <span className="ml-auto flex flex-wrap gap-2">
           {teaches && own && (
             <Link className="btn no-underline" to={`/ladders/${ladder.id}/edit`}>

@@ -31,7 +31,9 @@ export function Line({
           {ladder.name}
         </Link>
         {own && (
-          <span className="ml-2 bg-ink px-1.5 text-sm text-sheet">{own.retired ? t("line.oursRetired") : "ours"}</span>
+          <span className="ml-2 bg-ink px-1.5 text-sm text-sheet">
+            {own.retired ? t("line.oursRetired") : t("line.ours")}
+          </span>
         )}
         <span className="block text-sm text-soft">
           {sports(ladder)} · {people(ladder)} · {noise}

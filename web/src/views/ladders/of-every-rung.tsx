@@ -13,7 +13,7 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
   const store = useQuery(kit);
   const kindName = (id: string) => store.data?.kinds.find((k) => k.id === id)?.name ?? id.replaceAll("-", " ");
   const variants = [
-    ["Seated", ladder.seated],
+    [t("ofEveryRung.seated"), ladder.seated],
     [t("ofEveryRung.oneHand"), ladder.oneHand],
     [t("ofEveryRung.seesLittle"), ladder.seesLittle],
   ].filter(([, text]) => text);
@@ -38,7 +38,7 @@ export function KitAndCare({ ladder }: { ladder: Ladder }) {
                         {s.make && (
                           <span className="text-soft">
                             {" "}
-                            {s.make} {s.makeMin > 0 ? `(${s.makeMin} min)` : ""}
+                            {s.make} {s.makeMin > 0 ? t("ofEveryRung.min", { makeMin: s.makeMin }) : ""}
                           </span>
                         )}
                       </li>

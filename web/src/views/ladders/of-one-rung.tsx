@@ -39,7 +39,7 @@ export function OfOneRung({
         </ol>
       )}
       <dl className="mt-4 grid gap-x-6 gap-y-2 sm:grid-cols-2">
-        <Said term="Counts">{rung.counts}</Said>
+        <Said term={t("ofOneRung.counts")}>{rung.counts}</Said>
         <Said term={t("ofOneRung.doesNotCount")}>{rung.countsNot}</Said>
         {rung.kit.more.length + rung.kit.without.length > 0 && (
           <Said term={t("ofOneRung.kitHere")}>
@@ -48,7 +48,7 @@ export function OfOneRung({
               .join(" · ") || "nothing"}
           </Said>
         )}
-        <Said term="Sides">{rungSides[rung.sides]}</Said>
+        <Said term={t("ofOneRung.sides")}>{rungSides[rung.sides]}</Said>
         <Said term={t("ofOneRung.measuredBy")}>
           {t("ofOneRung.in", { value: measure[rung.measure.type], unit: rung.unit })}
         </Said>
@@ -56,8 +56,8 @@ export function OfOneRung({
         {rung.modifiers.length > 0 && (
           <Said term={t("ofOneRung.mayBeAdded")}>{rung.modifiers.map((m) => modifierWord[m]).join(", ")}</Said>
         )}
-        <Said term="Easier">{rung.easier}</Said>
-        <Said term="Harder">{rung.harder}</Said>
+        <Said term={t("ofOneRung.easier")}>{rung.easier}</Said>
+        <Said term={t("ofOneRung.harder")}>{rung.harder}</Said>
         {rung.delivery && (
           <Said term={t("ofOneRung.theBallComes")}>
             {t("ofOneRung.atAboutMsFrom", { speedMs: rung.delivery.speedMs, fromM: rung.delivery.fromM })}
@@ -84,12 +84,12 @@ export function OfOneRung({
               clock: clock(staircase.limitSec),
             })}
           </Row>
-          <Row school="Pace">
+          <Row school={t("ofOneRung.pace")}>
             {t("ofOneRung.sForOneThat", { hitSec: rung.pace.hitSec, missSec: rung.pace.missSec })}
-            {rung.pace.stepSec > 0 ? `, ${rung.pace.stepSec} s a step` : ""}
+            {rung.pace.stepSec > 0 ? t("ofOneRung.sAStep", { stepSec: rung.pace.stepSec }) : ""}
             {t("ofOneRung.of100ExpectedTo", { round: Math.round(100 * rung.pace.share) })}
           </Row>
-          <Row school="Floor">
+          <Row school={t("ofOneRung.floor")}>
             {t("ofOneRung.mASpotM", {
               lengthM: ladder.footprint.lengthM,
               widthM: ladder.footprint.widthM,
@@ -97,7 +97,9 @@ export function OfOneRung({
               edgeM: ladder.footprint.edgeM,
             })}
             {ladder.footprint.oneRow ? t("ofOneRung.inOneRow") : ""}
-            {rung.heightM || ladder.footprint.heightM ? `, ${rung.heightM ?? ladder.footprint.heightM} m high` : ""}
+            {rung.heightM || ladder.footprint.heightM
+              ? t("ofOneRung.mHigh", { heightM: rung.heightM ?? ladder.footprint.heightM })
+              : ""}
           </Row>
         </tbody>
       </table>

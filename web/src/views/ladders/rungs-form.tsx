@@ -57,7 +57,8 @@ export function RungsForm({
                 <h3 className="mr-auto font-bold">{t("rungsForm.rung", { value: i + 1 })}</h3>
                 {times > 0 && (
                   <span className="text-sm text-soft">
-                    {t("rungsForm.used")} {times === 1 ? "once" : `${times} times`} {t("rungsForm.byResultsOrPlans")}
+                    {t("rungsForm.used")} {times === 1 ? t("rungsForm.once") : t("rungsForm.times", { times })}{" "}
+                    {t("rungsForm.byResultsOrPlans")}
                   </span>
                 )}
                 <button

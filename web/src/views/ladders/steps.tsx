@@ -41,7 +41,7 @@ export function Steps({
                 {i + 1} {r.name}
               </span>
               <span className={`text-sm ${on ? "text-mist" : "text-soft"}`}>
-                {i === 0 ? "start" : t("steps.changes", { lever: lever[r.lever] })}
+                {i === 0 ? t("steps.start") : t("steps.changes", { lever: lever[r.lever] })}
               </span>
               <span className="text-sm">{t("steps.gate", { gate: gate(r) })}</span>
               {fits?.[i] && (

@@ -174,7 +174,7 @@ function Landing({
       <Handle
         label={t("aim.landing2", { n })}
         value={at.xCm}
-        text={`${small(Math.abs(at.xCm), units)} ${at.xCm < 0 ? "left" : "right"}, ${small(Math.abs(at.yCm), units)} ${at.yCm < 0 ? "low" : "high"}`}
+        text={`${small(Math.abs(at.xCm), units)} ${at.xCm < 0 ? t("aim.left") : t("aim.right")}, ${small(Math.abs(at.yCm), units)} ${at.yCm < 0 ? t("aim.low") : t("aim.high")}`}
         least={-20000}
         greatest={20000}
         step={1}

@@ -1,4 +1,8 @@
+import saidMarks from "../../words/marks.json";
+import { textsOf } from "../../words/texts";
 import type { Given } from "./given";
+
+const t = textsOf("marks", saidMarks);
 
 /** What a working stands on, of nobody in particular: for tests. */
 export const given = {
@@ -6,7 +10,7 @@ export const given = {
     balls: [
       {
         id: "netball",
-        name: "Netball",
+        name: t("anyGiven.netball"),
         radiusM: 0.11,
         massKg: 0.4,
         dragCoefficient: 0.5,
@@ -16,7 +20,7 @@ export const given = {
       },
     ],
     nets: [{ id: "net", name: "A net", heightM: 2.1, distanceM: 6, landWithinM: 6 }],
-    slalomLevels: [{ id: "jog", name: "Jogging", gapM: 1.4, passM: 0.35 }],
+    slalomLevels: [{ id: "jog", name: t("anyGiven.jogging"), gapM: 1.4, passM: 0.35 }],
     reactions: [{ fromAge: 4, reactionSec: 0.4, handMoveSec: 0.3 }],
     usual: {
       paceM: 0.75,

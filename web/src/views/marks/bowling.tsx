@@ -97,7 +97,7 @@ function Controls({ pupils, v, change, must, names }: Parts) {
         ) : (
           (["batter", "bowler"] as const).map((key) => (
             <label key={key} className="flex items-center gap-2">
-              <span className="mr-auto">{key === "batter" ? "Batter" : "Bowler"}</span>
+              <span className="mr-auto">{key === "batter" ? t("bowling.batter") : t("bowling.bowler")}</span>
               <input
                 className="field w-40"
                 maxLength={60}
@@ -328,7 +328,7 @@ function Ledger({ answer, v }: { answer: BowlingSheet; v: V }) {
             .map(({ b, i, judged }) => (
               <li key={i} className="border-t border-rule">
                 {t("bowling.to", { value: i + 1, bowler: b.bowler, batter: b.batter })}{" "}
-                {judged?.faults.length ? judged.faults.map((f) => noBall[f]).join(", ") : "fair"}
+                {judged?.faults.length ? judged.faults.map((f) => noBall[f]).join(", ") : t("bowling.fair")}
                 {judged?.halfScore && <b> {t("bowling.halfAScore")}</b>}
               </li>
             ))}

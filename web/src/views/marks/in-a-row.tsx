@@ -145,7 +145,7 @@ export function InARowWorking({ given }: { given: Given }) {
       aside={<Aside {...parts} />}
       controls={<Controls {...parts} />}
       measures={[]}
-      materials={["a stopwatch", t("inARow.paperForHitsAndMisses")]}
+      materials={[t("inARow.aStopwatch"), t("inARow.paperForHitsAndMisses")]}
       cautions={["THROWING_COUNTS", "LOOSE_BALLS"]}
     />
   );
@@ -188,7 +188,7 @@ function Controls({ v, change, rungs, ofRung, nameOf, group, number }: Parts) {
         {number("percentIn", t("inARow.shareThatGoesIn"), "p", "%")}
       </Group>
       <Group title={t("inARow.theRound")}>
-        {number("roundSec", "Round", "roundSec", "s")}
+        {number("roundSec", t("inARow.round"), "roundSec", "s")}
         {number("secPerTry", t("inARow.oneTryTakes"), "secPerTry", "s", 0.1)}
       </Group>
       <Group title={t("inARow.theGate")} of="gate">

@@ -66,7 +66,7 @@ export function Balls({
                 {t("jackLists.cm")}
                 {units === "feet" && ` (${small(b.distanceCm, units)})`}
               </td>
-              <td>{b.dead ? "dead" : b.counts ? <b>{t("jackLists.yes")}</b> : "no"}</td>
+              <td>{b.dead ? t("jackLists.dead") : b.counts ? <b>{t("jackLists.yes")}</b> : "no"}</td>
               <td className="space-x-3 whitespace-nowrap print:hidden">
                 {(["out", "footOver", "landedShort"] as const).map((why) => (
                   <label key={why} className="inline-flex items-center gap-1">
@@ -76,7 +76,11 @@ export function Balls({
                       checked={end.balls[i]?.[why] ?? false}
                       onChange={(e) => set(i, { [why]: e.target.checked })}
                     />
-                    {why === "out" ? "out" : why === "footOver" ? t("jackLists.footOver") : t("jackLists.landedShort")}
+                    {why === "out"
+                      ? t("jackLists.out")
+                      : why === "footOver"
+                        ? t("jackLists.footOver")
+                        : t("jackLists.landedShort")}
                   </label>
                 ))}
               </td>

@@ -23,8 +23,8 @@ function useJack(given: Given) {
   const { units } = given;
   const [v, change] = useValues<V>({
     format: "pairs",
-    nameA: "Blue",
-    nameB: "Orange",
+    nameA: t("jack.blue"),
+    nameB: t("jack.orange"),
     playersA: 2,
     playersB: 2,
     ballsPerPlayer: 2,

@@ -56,7 +56,7 @@ export function Caller({ v, answer, change, units }: View<Calls>) {
           style={{ background: colour?.fill ?? "var(--color-soft)" }}
         >
           <p aria-live="assertive" className="digits text-[3.2rem]" data-testid="call">
-            {colour?.name ?? "ready"}
+            {colour?.name ?? t("markersCalls.ready")}
           </p>
           {colour && (
             <svg width="70" height="70" viewBox="-14 -14 28 28" aria-hidden>

@@ -31,7 +31,7 @@ export function Numbers({
               <li
                 key={n}
                 className={`grid size-11 place-items-center rounded-full border-[3px] font-bold ${kept ? "border-catch bg-catch text-white" : "border-ink"}`}
-                aria-label={`${n} ${kept ? "kept" : t("markersNumbers.stillOut")}`}
+                aria-label={`${n} ${kept ? t("markersNumbers.kept2") : t("markersNumbers.stillOut")}`}
               >
                 {n}
               </li>

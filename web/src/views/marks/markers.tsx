@@ -131,7 +131,7 @@ export function MarkersWorking({ given }: { given: Given }) {
         v.mode === "weave"
           ? [
               ...(weave.answer ? [t("markers.text", { count: weave.answer.markers })] : []),
-              "a stopwatch",
+              t("markers.aStopwatch"),
               t("markers.aBallEach"),
             ]
           : v.mode === "calls"

@@ -62,7 +62,7 @@ export function Drawing({
       <Net
         x={net}
         height={v.netHeightM ?? 0}
-        label={`${narrow ? "net" : t("netDrawing.theGameSNet")} ${length(v.netHeightM ?? 0, units)}`}
+        label={`${narrow ? t("netDrawing.net") : t("netDrawing.theGameSNet")} ${length(v.netHeightM ?? 0, units)}`}
         left={narrow}
       />
       {answer && mark?.feasible && (

@@ -252,7 +252,10 @@ function Controls({ given, planning, v, change, board, field, number }: Parts) {
               label={t("offTheWall.age")}
               className="field"
               value={String(v.age)}
-              options={Array.from({ length: 14 }, (_, i) => ({ value: String(i + 4), text: `${i + 4} years` }))}
+              options={Array.from({ length: 14 }, (_, i) => ({
+                value: String(i + 4),
+                text: t("offTheWall.years", { n: i + 4 }),
+              }))}
               onChange={(years) => {
                 const by = reaction(given, Number(years));
                 if (by) change({ age: Number(years), reactionSec: by.reactionSec, handMoveSec: by.handMoveSec });

@@ -179,8 +179,8 @@ function Controls({ given, all, v, change, field, number }: Parts) {
         />
       </Group>
       <Group title={t("roomWorking.theSpace")}>
-        {field("roomLengthM", "Length", "room.space.lengthM")}
-        {field("roomWidthM", "Width", "room.space.widthM")}
+        {field("roomLengthM", t("roomWorking.length"), "room.space.lengthM")}
+        {field("roomWidthM", t("roomWorking.width"), "room.space.widthM")}
         {field("ceilingM", t("roomWorking.ceilingEmptySky"), "room.space.ceilingM")}
         <Switch label={t("roomWorking.aFreeWall")} on={v.hasWall} onChange={(hasWall) => change({ hasWall })} />
         {v.hasWall && field("runM", t("roomWorking.wallAlongIt"), "room.space.wall.runM")}
@@ -188,7 +188,7 @@ function Controls({ given, all, v, change, field, number }: Parts) {
       </Group>
       <Group title={t("roomWorking.oneSpot")}>
         {field("lengthM", t("roomWorking.alongTheThrow"), "room.footprint.lengthM")}
-        {field("widthM", "Across", "room.footprint.widthM")}
+        {field("widthM", t("roomWorking.across"), "room.footprint.widthM")}
         {field("gapM", t("roomWorking.freeBetweenSpots"), "room.footprint.gapM")}
         {field("edgeM", t("roomWorking.freeToTheEdge"), "room.footprint.edgeM")}
         {field("heightM", t("roomWorking.heightNeededEmptyAny"), "room.footprint.heightM")}
@@ -196,7 +196,7 @@ function Controls({ given, all, v, change, field, number }: Parts) {
         <Switch label={t("roomWorking.allInOneRow")} on={v.oneRow} onChange={(oneRow) => change({ oneRow })} />
       </Group>
       <Group title={t("roomWorking.people")}>
-        {number("pupils", "Pupils", "room.pupils")}
+        {number("pupils", t("roomWorking.pupils"), "room.pupils")}
         {number("perSpot", t("roomWorking.atEachSpot"), "room.perSpot")}
         {number("workingPerSpot", t("roomWorking.ofThemWorkAtOnce"), "workingPerSpot")}
       </Group>

@@ -145,9 +145,9 @@ function Shown({ v, change, stations, partners, roles, name, roleName }: Parts) 
 function Controls({ given, pupils, v, change, number }: Parts) {
   return v.mode === "stations" ? (
     <Group title={say("stations.theRotation")}>
-      {number("groups", "Groups")}
-      {number("stations", "Stations")}
-      {number("explainSec", "Explaining", "s")}
+      {number("groups", say("stations.groups"))}
+      {number("stations", say("stations.stations"))}
+      {number("explainSec", say("stations.explaining"), "s")}
       {number("roundSec", say("stations.atEachStation"), "s")}
       {number("swapSec", say("stations.toChangeOver"), "s")}
       <label className="flex items-center gap-2">
@@ -158,8 +158,8 @@ function Controls({ given, pupils, v, change, number }: Parts) {
     </Group>
   ) : v.mode === "partners" ? (
     <Group title={say("stations.partners")}>
-      {number("people", "People")}
-      {number("howMany", "Rounds")}
+      {number("people", say("stations.people"))}
+      {number("howMany", say("stations.rounds"))}
       {pupils.length > 1 && (
         <Switch
           label={say("stations.namesOf", { name: given.chosen?.name })}
@@ -171,7 +171,7 @@ function Controls({ given, pupils, v, change, number }: Parts) {
   ) : (
     <Group title={say("stations.roles")}>
       {number("inGroup", say("stations.inTheGroup"), "", "people")}
-      {number("roles", "Roles")}
+      {number("roles", say("stations.roles"))}
       <label className="block">
         <span>{say("stations.theirNamesWithCommas")}</span>
         <input
@@ -286,7 +286,7 @@ function RoleTable({ answer, roleName }: { answer: Roles; roleName: (n: number) 
               {turn.map((role, p) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number
                 <td key={p} className={`${cell} ${role ? "font-bold" : "text-soft"}`}>
-                  {role ? roleName(role) : "waits"}
+                  {role ? roleName(role) : say("stations.waits")}
                 </td>
               ))}
             </tr>

@@ -113,7 +113,7 @@ export function StepByStepWorking({ given }: { given: Given }) {
           ? [{ what: say("stepByStep.furthestThisRoundAllows"), m: reach.answer.withoutMiss * (reach.of.stepM ?? 0) }]
           : []),
       ]}
-      materials={[say("stepByStep.chalkOrTapeForThe"), "a target", say("stepByStep.twoSoftBalls")]}
+      materials={[say("stepByStep.chalkOrTapeForThe"), say("stepByStep.aTarget"), say("stepByStep.twoSoftBalls")]}
       cautions={["LOOSE_BALLS", "THROWING_COUNTS", "TRIP_MARKERS"]}
     />
   );
@@ -162,7 +162,7 @@ function Controls({ given, units, v, change, stairs, pupils, number }: Parts) {
         />
       </Group>
       <Group title={say("stepByStep.howFarInA")}>
-        {number("roundSec", "Round", "s")}
+        {number("roundSec", say("stepByStep.round"), "s")}
         {number("percentIn", say("stepByStep.goesIn"), "%", "p")}
         {number("secPerThrow", say("stepByStep.oneThrow"), "s")}
         {number("fetchSec", say("stepByStep.aFetchAfterAMiss"), "s")}

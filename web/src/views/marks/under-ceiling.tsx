@@ -89,7 +89,7 @@ export function CeilingWorking({ given }: { given: Given }) {
             <FromBall given={given} id={v.ball} onBall={(b) => change({ ball: b.id, ballRadiusM: b.radiusM })} />
           </Group>
           <Group title={t("underCeiling.theRoom")}>
-            {field("ceilingM", "Ceiling")}
+            {field("ceilingM", t("underCeiling.ceiling"))}
             {field("clearanceM", t("underCeiling.keepFreeBelowItLamps"))}
           </Group>
           <Group title={t("underCeiling.theToss")}>
@@ -381,7 +381,7 @@ function Rises({ answer, units }: { answer: UnderCeiling; units: Units }) {
             </th>
             <td className="clock">{length(r.riseM, units)}</td>
             <td className="clock">{length(r.ceilingNeededM, units)}</td>
-            <td className={r.fits ? "" : "text-soft"}>{r.fits ? "fits" : t("underCeiling.tooLow")}</td>
+            <td className={r.fits ? "" : "text-soft"}>{r.fits ? t("underCeiling.fits") : t("underCeiling.tooLow")}</td>
           </tr>
         ))}
       </tbody>

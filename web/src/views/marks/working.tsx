@@ -218,8 +218,8 @@ function ShoeAndPace({ given }: { given: Given }) {
   );
   return (
     <>
-      {field("Shoe", given.shoeM, given.setShoeM)}
-      {field("Pace", given.paceM, given.setPaceM)}
+      {field(t("working.shoe"), given.shoeM, given.setShoeM)}
+      {field(t("working.pace"), given.paceM, given.setPaceM)}
     </>
   );
 }

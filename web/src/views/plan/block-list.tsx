@@ -210,7 +210,7 @@ function BlockLine(props: Props & { block: Block; index: number }) {
           onClick={() => onChoose(open ? undefined : block.id)}
         >
           <span className="font-head text-[1.07rem] font-bold">{title}</span>{" "}
-          <span className="text-soft">{block.reverses ? "backwards" : rung?.name}</span>
+          <span className="text-soft">{block.reverses ? t("blockList.backwards") : rung?.name}</span>
           {block.onlyPupilIds.length > 0 && (
             <strong> {t("blockList.for", { count: block.onlyPupilIds.length })}</strong>
           )}

@@ -27,7 +27,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
         {items.map((i) => (
           <li key={i.kind} className="flex items-baseline gap-3 border-b border-rule py-1.5">
             <span className="clock w-14 flex-none text-right">
-              {i.group === "MARK" ? "some" : i.count}
+              {i.group === "MARK" ? t("gather.some") : i.count}
               {i.spare > 0 && <span className="text-sm text-soft"> +{i.spare}</span>}
             </span>
             <span className="leading-snug">
@@ -44,7 +44,7 @@ export function Gather({ view, atHome }: { view: LessonView; atHome: boolean }) 
         ))}
         <li className="flex items-baseline gap-3 border-b border-rule py-1.5">
           <span className="clock w-14 flex-none text-right">{drinks}</span>
-          <strong>{atHome || drinks === 1 ? "drink" : "drinks"}</strong>
+          <strong>{t("gather.drinks", { n: atHome ? 1 : drinks })}</strong>
         </li>
       </ul>
       {making.length > 0 && (

@@ -66,7 +66,7 @@ export function SaveState({ plan }: { plan: Kept }) {
     );
   return (
     <span role="status" className="text-sm text-soft" data-testid="save-state">
-      {unsaved ? t("saveState.saving") : "Saved"}
+      {unsaved ? t("saveState.saving") : t("saveState.saved")}
     </span>
   );
 }

@@ -31,14 +31,14 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
           <thead>
             <tr className="border-b-[3px] border-ink text-left">
               {[
-                "Day",
-                "Task",
-                "Side",
-                "Set",
-                "Score",
-                "Missed",
-                "Ball",
-                "Space",
+                t("attemptsOfPupil.day"),
+                t("attemptsOfPupil.task"),
+                t("attemptsOfPupil.side"),
+                t("attemptsOfPupil.set2"),
+                t("attemptsOfPupil.score"),
+                t("attemptsOfPupil.missed2"),
+                t("attemptsOfPupil.ball"),
+                t("attemptsOfPupil.space"),
                 t("attemptsOfPupil.countedBy"),
                 "",
               ].map((h) => (
@@ -136,7 +136,7 @@ export function AttemptsOfPupil({ record, catalogue }: { record: PupilRecord; ca
 }
 
 const figures = (f: { score: number; hits: number | null; misses: number | null }) =>
-  `${f.score}${f.misses === null ? "" : ` (${f.misses} missed)`}`;
+  `${f.score}${f.misses === null ? "" : t("attemptsOfPupil.missed3", { misses: f.misses })}`;
 
 /** One press makes a result from home count in full. */
 function Confirm({ id }: { id: string }) {

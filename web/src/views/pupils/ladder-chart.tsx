@@ -117,7 +117,7 @@ export function LadderChart({ ladder, tries }: { ladder: Ladder; tries: PupilOnL
           })}
         {rates.length > 0 &&
           say("ladderChart.rungAMinuteWithThe", {
-            more: shares.length > 0 ? "Last" : "Below",
+            more: shares.length > 0 ? say("ladderChart.last") : say("ladderChart.below"),
             n: number(shown.rungId) + 1,
             unit: rung?.unit,
           })}

@@ -45,7 +45,7 @@ export function PupilView() {
       </div>
       <p className="mt-1 text-soft">
         {details.birthYear && t("pupilView.born", { birthYear: details.birthYear })}
-        {details.strongHand === "LEFT" ? "left-handed" : "right-handed"}
+        {details.strongHand === "LEFT" ? t("pupilView.leftHanded") : t("pupilView.rightHanded")}
         {details.shoeCm && t("pupilView.shoeCm", { shoeCm: details.shoeCm })}
         {details.reachCm && t("pupilView.reachCm", { reachCm: details.reachCm })}
         {details.adaptation && ` · ${details.adaptation}`}

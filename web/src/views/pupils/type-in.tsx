@@ -117,7 +117,7 @@ export function TypeIn({ record, ladders }: { record: PupilRecord; ladders: Ladd
           </p>
           <div className="flex flex-wrap gap-3">
             <DayBox label={t("typeIn.day")} field="on" value={on} problem={problem} onChange={setOn} />
-            {box(outOf ? "Hits" : "Score", "score")}
+            {box(outOf ? t("typeIn.hits") : t("typeIn.score"), "score")}
             {asks.hits && box(t("typeIn.hitsIfCounted"), "hits")}
             {box(t("typeIn.missesIfCounted"), "misses")}
             {asks.workSec && box(t("typeIn.secondsOfTheRound"), "workSec")}

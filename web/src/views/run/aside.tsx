@@ -22,7 +22,7 @@ export function Aside({
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
         {t("aside.whoIsHere")}
-        {away.size > 0 && ` (${away.size} away)`}
+        {away.size > 0 && t("aside.away", { size: away.size })}
       </button>
       <Sheet title={t("aside.whoIsHere")} open={open} onOpenChange={setOpen} night wide>
         <p className="text-mist">{t("aside.pressANameTo")}</p>

@@ -43,16 +43,16 @@ export function callsOf(segment: Segment, lengthMs: number, change: Change = "PL
     for (let n = Math.min(3, from); n > 0; n--) left(n, String(n), "tick", String(n));
   }
   if (segment.kind === "WORK") {
-    calls.push({ atMs: 0, text: "Go", tone: "go", say: "Go" });
+    calls.push({ atMs: 0, text: t("calls.go"), tone: "go", say: t("calls.go") });
     const half = lengthMs / 2;
     const halved = sec >= HALFWAY_FROM_SEC;
-    if (halved) calls.push({ atMs: half, text: "Halfway", tone: "half", say: t("calls.halfWay") });
+    if (halved) calls.push({ atMs: half, text: t("calls.halfway"), tone: "half", say: t("calls.halfWay") });
     // Where both fall together, half way says more.
     const alone = (n: number) => !halved || Math.abs(lengthMs - n * 1000 - half) >= 2_000;
     for (const n of LEFT_CALLED.filter((n) => sec >= n + LONGER_BY_SEC && alone(n)))
-      left(n, `${n} seconds`, "half", `${n} seconds`);
+      left(n, t("calls.seconds", { n }), "half", t("calls.seconds", { n }));
     for (let n = Math.min(LAST_SEC, sec - 1); n > 0; n--) left(n, String(n), "tick");
-    calls.push({ atMs: lengthMs, text: "Stop", tone: "stop", say: "Stop" });
+    calls.push({ atMs: lengthMs, text: t("calls.stop"), tone: "stop", say: t("calls.stop") });
   }
   if (segment.kind === "SIDE_SWAP")
     calls.push({ atMs: 0, text: t("calls.changeSides"), tone: "half", say: t("calls.changeSides") });
@@ -60,7 +60,7 @@ export function callsOf(segment: Segment, lengthMs: number, change: Change = "PL
     calls.push({ atMs: 0, text: t("calls.changeStations"), tone: "half", say: t("calls.changeStations") });
   if (segment.kind === "TURN_SWAP")
     calls.push({ atMs: 0, text: changeWord[change], tone: "half", say: changeWord[change] });
-  if (segment.kind === "WATER") calls.push({ atMs: 0, text: "Water", tone: "water", say: "Water" });
+  if (segment.kind === "WATER") calls.push({ atMs: 0, text: t("calls.water"), tone: "water", say: t("calls.water") });
   return calls.sort((a, b) => a.atMs - b.atMs);
 }
 

@@ -323,7 +323,7 @@ function Rows({
             <span className="font-semibold">{name(here(crew))}</span>
             <span className="block text-sm text-mist">
               {crew.helpers.length
-                ? `${name(crew.helpers)} counted`
+                ? t("collect.counted", { helpers: name(crew.helpers) })
                 : crew.workers.length > 1
                   ? t("collect.countedForThemselves")
                   : t("collect.countedAlone")}

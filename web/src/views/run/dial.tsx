@@ -33,7 +33,7 @@ export function Dial({ to }: { to: () => DialTarget | null }) {
       {DIGITS.map((d) => key(d, d, (t) => t.digit(d)))}
       {key("⌫", "Erase", (t) => t.erase())}
       {key("0", "0", (t) => t.digit("0"))}
-      {key("→", "Next", (t) => t.enter(), "bg-chalk text-night")}
+      {key("→", say("dial.next"), (t) => t.enter(), "bg-chalk text-night")}
     </fieldset>
   );
 }

@@ -59,7 +59,7 @@ export function Disputes({
                 {(rung && viewOf(rung.measure).score(c.taps, rung.measure, played.lengthMs(d.segment)).score) ??
                   t("disputes.noResult")}{" "}
                 {unit}
-                {c.misses > 0 && `, ${c.misses} missed`} (
+                {c.misses > 0 && t("disputes.missed", { misses: c.misses })} (
                 {c.device === thisDevice() ? t("disputes.thisDevice") : t("disputes.theOther")})
               </button>
             ))}

@@ -16,16 +16,16 @@ const t = textsOf("run", saidRun);
 
 export const kindWord: Record<Segment["kind"], string> = {
   SETUP: t("face.setUp"),
-  EXPLAIN: "Explain",
+  EXPLAIN: t("face.explain"),
   COUNT_IN: "Count-in",
-  WORK: "Work",
+  WORK: t("face.work"),
   SIDE_SWAP: t("face.changeSides"),
   TURN_SWAP: t("face.changePlaces"),
-  REST: "Rest",
+  REST: t("face.rest"),
   TRANSITION: t("face.onToTheNextTask"),
   STATION_CHANGE: t("face.changeStations"),
-  TALK: "Talk",
-  WATER: "Water",
+  TALK: t("face.talk"),
+  WATER: t("face.water"),
 };
 
 /** A change of turns is a change of places or of roles. */
@@ -132,7 +132,7 @@ export function Face({
       <p
         className={`digits min-w-[2.1em] ${small ? "text-7xl" : tapping ? "text-[clamp(5rem,15vw,8.5rem)]" : "text-[clamp(6rem,26vw,13rem)]"} ${segment.kind === "WORK" ? "" : "text-mist"}`}
         role="timer"
-        aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(left / 1000))} left`}
+        aria-label={t("face.left", { kindWord: kindWord[segment.kind], ceil: clock(Math.ceil(left / 1000)) })}
       >
         {clock(Math.ceil(left / 1000))}
       </p>
@@ -141,7 +141,7 @@ export function Face({
           {ladder && <FamilyGlyph family={ladder.family} size={28} />}
           {ladder && <span>{ladder.name}</span>}
           <span className="text-mist">
-            {held ? "Held" : begun ? wordOf(run.sheet.script, segment) : t("face.readyWhenYouAre")}
+            {held ? t("face.held") : begun ? wordOf(run.sheet.script, segment) : t("face.readyWhenYouAre")}
             {circuit &&
               segment.turn >= 0 &&
               ` · ${t("stations.visit", { n: visit.visit + 1, of: circuit.stations })} · ${t("stations.round", { n: visit.round + 1, of: circuit.rounds })}`}
@@ -152,7 +152,7 @@ export function Face({
           </span>
         </p>
         <p className="font-head text-[clamp(1.7rem,3.4vw,2.9rem)] leading-tight font-bold" data-testid="call">
-          {held ? "Hold" : call || (time ? blockKind[time] : rung?.name)}
+          {held ? t("face.hold") : call || (time ? blockKind[time] : rung?.name)}
           {sideNow && sideNow !== "NONE" && !held && !call && (
             <span className="ml-3 inline-block rounded-md bg-chalk px-3 text-night">{sideCall[sideNow]}</span>
           )}

@@ -22,7 +22,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.tones}
         onClick={() => set({ ...heard, tones: !heard.tones })}
       >
-        {t("heardChoice.tones")} {heard.tones ? "on" : "off"}
+        {t("heardChoice.tones")} {heard.tones ? t("heardChoice.on") : t("heardChoice.off")}
       </button>
       <button
         type="button"
@@ -30,7 +30,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.speech}
         onClick={() => set({ ...heard, speech: !heard.speech })}
       >
-        {t("heardChoice.voice")} {heard.speech ? "on" : "off"}
+        {t("heardChoice.voice")} {heard.speech ? t("heardChoice.on") : t("heardChoice.off")}
       </button>
       <button
         type="button"
@@ -38,7 +38,7 @@ export function HeardChoice({ sounder }: { sounder: Sounder }) {
         aria-pressed={heard.beat}
         onClick={() => set({ ...heard, beat: !heard.beat })}
       >
-        {t("heardChoice.beat")} {heard.beat ? "on" : "off"}
+        {t("heardChoice.beat")} {heard.beat ? t("heardChoice.on") : t("heardChoice.off")}
       </button>
     </span>
   );

@@ -91,7 +91,7 @@ export function Recorded({ on, takeBack }: { on: ReturnType<typeof useRun>; take
                         .map((r) => {
                           const side = block.sides[script.segments[r.segment]?.side ?? 0] ?? "NONE";
                           const more = [
-                            r.misses !== null && `${r.misses} missed`,
+                            r.misses !== null && t("recorded.missed", { misses: r.misses }),
                             r.time?.brokenOff && t("recorded.brokenOffAfterS", { workedSec: r.time.workedSec }),
                             r.trial && "trial",
                             r.source === "TYPED" && t("recorded.typedIn"),

@@ -45,7 +45,8 @@ export function RunBar({
     <div className="run-bar flex flex-wrap items-center gap-1.5 sm:pb-2">
       <span className="run-first flex gap-1.5">
         <button type="button" className="btn btn-main min-w-28 flex-1" onClick={press.holdOrGo} disabled={!going}>
-          {played.anchor.playing ? "Hold" : begun ? t("runBar.goOn") : "Go"} <Key>{t("runView.space")}</Key>
+          {played.anchor.playing ? t("runBar.hold") : begun ? t("runBar.goOn") : t("runBar.go")}{" "}
+          <Key>{t("runView.space")}</Key>
         </button>
         <button
           type="button"
@@ -80,7 +81,7 @@ export function RunBar({
       {collecting.turn === undefined && toAsk !== undefined && (
         <button type="button" className="btn" onClick={() => collecting.setTurn(toAsk)}>
           {t("runView.collect")}
-          {missing.length > 0 && ` (${missing.length} open)`}
+          {missing.length > 0 && t("runBar.open", { length: missing.length })}
         </button>
       )}
       <Aside run={run} away={played.away} record={on.record} />
@@ -92,7 +93,7 @@ export function RunBar({
           aria-pressed={played.scoresOnWall}
           onClick={() => on.record({ type: "SCORES_ON_WALL", on: !played.scoresOnWall })}
         >
-          {t("runView.scoresOnTheWall")} {played.scoresOnWall ? "on" : "off"}
+          {t("runView.scoresOnTheWall")} {played.scoresOnWall ? t("runBar.on") : t("runBar.off")}
         </button>
       </WallLink>
       <span className="ml-auto flex items-center gap-3">

@@ -22,7 +22,7 @@ export function TypedIn({ on }: { on: ReturnType<typeof useRun> }) {
   const missing = turns.filter((r) => missingIn(run, r, played, on.counts, 0) > 0);
   const named = (r: number) => {
     const open = missingIn(run, r, played, on.counts, 0);
-    return `${roundName(run, r, played)}${open > 0 ? ` (${open} missing)` : ""}`;
+    return `${roundName(run, r, played)}${open > 0 ? t("typedIn.missing", { open }) : ""}`;
   };
   return (
     <section className="mb-7 space-y-3" aria-label={t("typedIn.typeInAfterwards")}>

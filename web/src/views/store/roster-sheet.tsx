@@ -31,10 +31,10 @@ export function RosterSheet({ known, onKept }: { known: SchoolClass; onKept: () 
           tell={(b) => (
             <ul className="list-disc pl-5">
               <li>
-                {b.kept ? "Added" : t("rosterSheet.itWouldAdd")}: {names(b.added)}
+                {b.kept ? t("rosterSheet.added") : t("rosterSheet.itWouldAdd")}: {names(b.added)}
               </li>
               <li>
-                {b.kept ? "Changed" : t("rosterSheet.itWouldChange")}: {names(b.changed)}
+                {b.kept ? t("rosterSheet.changed") : t("rosterSheet.itWouldChange")}: {names(b.changed)}
               </li>
               {b.back.length > 0 && (
                 <li>{t("rosterSheet.back", { kept: b.kept ? "yes" : "no", names: names(b.back) })}</li>

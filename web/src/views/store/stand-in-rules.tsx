@@ -98,7 +98,7 @@ export function StandInRules({
         {makeable.map((k) => (
           <li key={k.id} className="break-inside-avoid py-0.5">
             <strong>{k.name}</strong>
-            {k.makeMin > 0 && ` (${k.makeMin} min)`}: {k.make}
+            {k.makeMin > 0 && t("standInRules.min", { makeMin: k.makeMin })}: {k.make}
           </li>
         ))}
       </ul>

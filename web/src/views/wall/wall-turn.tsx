@@ -40,7 +40,7 @@ export function WallTurn({
       </ul>
       {now.waiting.length > 0 && (
         <p className="mt-1 text-mist">
-          {now.waiting.map(name).join(", ")}: {quiet ? `${quiet.name}, ${quietRung?.name ?? ""}` : "next"}
+          {now.waiting.map(name).join(", ")}: {quiet ? `${quiet.name}, ${quietRung?.name ?? ""}` : t("wallTurn.next")}
         </p>
       )}
     </div>

@@ -186,7 +186,7 @@ function Face({
       <div className="flex flex-1 flex-wrap items-center gap-x-[4vw] gap-y-2">
         <p
           role="timer"
-          aria-label={`${kindWord[segment.kind]}, ${clock(Math.ceil(leftMs / 1000))} left`}
+          aria-label={t("wallView.left", { kindWord: kindWord[segment.kind], ceil: clock(Math.ceil(leftMs / 1000)) })}
           className={`digits text-[clamp(6rem,min(23vw,36vh),34rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
           data-testid="wall-clock"
         >
@@ -194,11 +194,11 @@ function Face({
         </p>
         <div className="min-w-[min(100%,22rem)] flex-1">
           <p className="text-[clamp(1.2rem,2.95vw,3.4rem)] font-semibold text-mist">
-            {held ? "Held" : begun ? wordOf(wall.script, segment) : "Ready"}
+            {held ? t("wallView.held") : begun ? wordOf(wall.script, segment) : t("wallView.ready")}
           </p>
           <p className="font-head text-[clamp(2.2rem,4.6vw,6rem)] leading-[1.05] font-bold" data-testid="wall-call">
             {held
-              ? "Hold"
+              ? t("wallView.hold")
               : call ||
                 (moving && segment.kind !== "EXPLAIN"
                   ? t("stations.visit", visitWords(wall, segment, circuit))
@@ -248,7 +248,7 @@ function Face({
       <p className="flex items-center gap-4 text-mist">
         {wall.lessonName} · {wall.spaceName}
         <button type="button" className="btn btn-small ml-auto" aria-pressed={light} onClick={() => onLight(!light)}>
-          {light ? "Dark" : t("wallView.lightForTheSun")}
+          {light ? t("wallView.dark") : t("wallView.lightForTheSun")}
         </button>
         <button
           type="button"
@@ -260,7 +260,7 @@ function Face({
             setSound(!sound);
           }}
         >
-          {t("wallView.soundHere")} {sound ? "on" : "off"}
+          {t("wallView.soundHere")} {sound ? t("wallView.on") : t("wallView.off")}
         </button>
       </p>
     </div>

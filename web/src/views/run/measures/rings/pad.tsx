@@ -106,7 +106,7 @@ export function RingsPad({ who, taps, measure, block, open, best, tap }: PadProp
             className="min-h-11 border border-[#566460] px-2 text-[#ffb3a5] disabled:opacity-60"
             disabled={!open}
             onClick={() => tap(MISS)}
-            aria-label={`${who}: outside`}
+            aria-label={say("pad.outside", { who })}
           >
             {say("ringsPad.outside")}
           </button>

@@ -40,16 +40,16 @@ export function WatchPad({ who, taps, measure, open, running, workedMs, best, ta
         <span className="mt-1 text-xl font-semibold">
           {!on
             ? mark === null
-              ? "Start"
+              ? t("watchPad.start")
               : t("watchPad.startAgain")
             : n !== null
               ? t("watchPad.of", { splits: w.splits, n })
               : held
-                ? "Dropped"
-                : "Stop"}
+                ? t("watchPad.dropped")
+                : t("watchPad.stop")}
         </span>
         <span className="text-mist">
-          {mark !== null && `${held ? "longest" : "quickest"} ${seconds(mark)}`}
+          {mark !== null && `${held ? t("watchPad.longest") : t("watchPad.quickest")} ${seconds(mark)}`}
           {mark !== null && toBeat && " · "}
           {toBeat && t("watchPad.toBeat", { toBeat })}
         </span>
