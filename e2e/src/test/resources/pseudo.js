@@ -31,7 +31,7 @@ window.pseudo = {
   },
 
   known(phrase) {
-    if (this.heard.includes(phrase.toLowerCase())) return true;
+    if (this.heard.includes(phrase.replace(/^\d+ /, "").toLowerCase())) return true;
     // Numbers with their units, and days, are written by the browser's own rules.
     const said = phrase.replace(/\d+( min\b)?/g, "").trim();
     if (!/\p{L}{3,}/u.test(said)) return true;

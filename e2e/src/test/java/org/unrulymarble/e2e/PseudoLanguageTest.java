@@ -144,7 +144,21 @@ class PseudoLanguageTest {
                   '<p>Own words of code</p><p style="width: 3em; overflow: hidden; white-space: nowrap">⟦A long text in a narrow box⟧</p>')
                 """);
         assertThat(unmarked()).containsExactly("p: Own words of code");
-        assertThat(list("return window.pseudo.cutOff()")).singleElement().asString().startsWith("p: ⟦A long text");
+        assertThat(list("return window.pseudo.cutOff()"))
+                .singleElement()
+                .asString()
+                .startsWith("p: ⟦A long text");
+    }
+
+    @Test
+    void a_run_and_its_numbers_to_collect() {
+        browser.open("/run");
+        browser.see("main");
+        String run = (String) browser.request("POST", "/api/runs", "{\"lessonId\":\"" + lesson() + "\"}")
+                .get("body");
+        browser.open("/run/" + run.replaceAll("(?s)^.*?\"id\"\\s*:\\s*\"([^\"]+)\".*$", "$1"));
+        browser.see("[role=timer]");
+        sound();
     }
 
     private String lesson() {
