@@ -70,9 +70,14 @@ final class TaskFinder {
 
     List<Task> tasks() {
         return setting.catalogue().all().stream()
-                .filter(l -> !never.contains(l.id()) && Fits.suitsMost(l, setting))
+                .filter(l -> !never.contains(l.id()) && enough(l) && Fits.suitsMost(l, setting))
                 .map(this::task)
                 .toList();
+    }
+
+    /** Nobody copies a partner who is not there; at home there is a version for one. */
+    private boolean enough(Ladder ladder) {
+        return atHome() || ladder.perSpot() <= setting.pupils().size();
     }
 
     private Task task(Ladder ladder) {

@@ -102,6 +102,11 @@ class ProposalsOfDemoTest {
 
         assertThat(codes(view, "STOP")).isEmpty();
         assertThat(codes(view, null)).doesNotContainAnyElementsOf(CANNOT);
+        assertThat(view.at("/plan/blocks")
+                        .valueStream()
+                        .map(b -> b.get("perSpot").intValue()))
+                .as("a partner for everybody")
+                .allMatch(perSpot -> perSpot <= asked.pupils());
         double moving = found.at("/minutes/movingShare").doubleValue();
         assertThat(view.at("/plan/movingSecPerPupil").longValue())
                 .as("what was told is what is planned")
