@@ -119,7 +119,7 @@ const cases: Record<string, Case> = {
     label: "At each station",
     typed: "200",
     next: { ...stations, totalSec: 870 },
-    before: /3 rounds of 5:00, 0:45 to change over: every group has been everywhere after 19:30, at 10:19:30/,
+    before: /3 rounds of 5:00, 0:45 to change over: every group has been everywhere after 19:30, at 10:19 \+ 30 s/,
     after: /3 rounds of 3:20, .*after 14:30/,
   },
   markers: {

@@ -1,4 +1,5 @@
 import type { Partners, Roles, Stations } from "../../api/types";
+import { TimeField, timeOf, timeText } from "../../ui/time-field";
 import { clock } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
@@ -150,11 +151,15 @@ function Controls({ given, pupils, v, change, number }: Parts) {
       {number("explainSec", say("stations.explaining"), "s")}
       {number("roundSec", say("stations.atEachStation"), "s")}
       {number("swapSec", say("stations.toChangeOver"), "s")}
-      <label className="flex items-center gap-2">
+      <div className="flex items-center gap-2">
         <span className="mr-auto">{say("stations.startsAt")}</span>
-        <input type="time" className="field" value={v.start} onChange={(e) => change({ start: e.target.value })} />
+        <TimeField
+          label={say("stations.startsAt")}
+          value={timeOf(v.start) ?? null}
+          onChange={(min) => change({ start: min === null ? "" : timeText(min) })}
+        />
         <span className="w-7" />
-      </label>
+      </div>
     </Group>
   ) : v.mode === "partners" ? (
     <Group title={say("stations.partners")}>
@@ -187,14 +192,14 @@ function Controls({ given, pupils, v, change, number }: Parts) {
 
 const cell = "border-2 border-ink px-3 py-2 text-center text-lg print:text-2xl";
 
-/** "10:00" and 300 s later -> "10:05" */
+/** "10:00" and 300 s later -> "10:05", and 345 s later "10:05 + 45 s": no clock on a wall reads 10:05:45. */
 export function later(start: string, sec: number): string {
   const [h, m] = start.split(":").map(Number);
   if (h === undefined || m === undefined || Number.isNaN(h + m)) return clock(sec);
   const all = (h * 3600 + m * 60 + sec) % 86_400;
   const two = (n: number) => String(Math.floor(n)).padStart(2, "0");
   const rest = all % 60;
-  return `${two(all / 3600)}:${two((all % 3600) / 60)}${rest ? `:${two(rest)}` : ""}`;
+  return `${two(all / 3600)}:${two((all % 3600) / 60)}${rest ? ` + ${rest} s` : ""}`;
 }
 
 function StationTable({ answer, start }: { answer: Stations; start: string }) {
@@ -224,7 +229,7 @@ function StationTable({ answer, start }: { answer: Stations; start: string }) {
               {r.stationOfGroup.map((s, g) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a group is its number
                 <td key={g} className={`${cell} ${s === null ? "text-soft" : "font-bold"}`}>
-                  {s ?? "rests"}
+                  {s ?? say("stations.rests")}
                 </td>
               ))}
             </tr>

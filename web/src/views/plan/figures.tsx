@@ -21,7 +21,7 @@ export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean })
       </span>
       <span>
         <strong className="clock">{clock(plan.movingSecPerPupil)}</strong> {t("figures.moving")}{" "}
-        {atHome ? "" : t("figures.perPupil")}· {percent(plan.movingShare)}
+        {atHome ? "" : t("figures.perPupil")}· {t("figures.share", { share: percent(plan.movingShare) })}
       </span>
       {plan.quietSecPerPupil > 0 && (
         <span>

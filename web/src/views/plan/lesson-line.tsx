@@ -2,6 +2,7 @@ import type { Space } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { DayField } from "../../ui/day-field";
 import { NumberField } from "../../ui/fields";
+import { TimeField } from "../../ui/time-field";
 import { texts } from "../../words/texts";
 import { shape, surface } from "../../words-findings";
 import type { usePlan } from "./use-plan";
@@ -34,12 +35,10 @@ export function LessonLine({
         onChange={(onDay) => change({ ...draft, onDay }, "day")}
       />
       <span>{t("rules.at")}</span>
-      <input
-        type="time"
-        aria-label={t("rules.beginning")}
-        className="field"
-        value={lesson.startMin === null ? "" : toTime(lesson.startMin)}
-        onChange={(e) => changeLesson({ ...lesson, startMin: toMinutes(e.target.value) }, "start")}
+      <TimeField
+        label={t("rules.beginning")}
+        value={lesson.startMin}
+        onChange={(startMin) => changeLesson({ ...lesson, startMin }, "start")}
       />
       <span>{t("rules.for")}</span>
       <NumberField
@@ -111,13 +110,4 @@ export function LessonLine({
       </details>
     </fieldset>
   );
-}
-
-function toTime(min: number): string {
-  return `${String(Math.floor(min / 60)).padStart(2, "0")}:${String(min % 60).padStart(2, "0")}`;
-}
-
-function toMinutes(time: string): number | null {
-  const [h, m] = time.split(":").map(Number);
-  return h === undefined || m === undefined || Number.isNaN(h + m) ? null : h * 60 + m;
 }

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import { against } from "../../api/queries";
 import type { Crew, Run, RunEvent, RunScript, ScriptTurn, Segment } from "../../api/types";
+import { Term } from "../../ui/term";
 import { useOnDevice } from "../../ui/use-on-device";
 import { againstOwn, sideCall, side as sideWord } from "../../words";
 import saidRun from "../../words/run.json";
@@ -194,8 +195,10 @@ function Sheet(props: Parameters<typeof useSheet>[0]) {
       {before.data && before.data.length > 0 && (
         <p className="mt-3 text-lg" role="status" data-testid="round-said">
           {broken && t("collect.brokenOffAfterSNobody", { workSec: broken.workSec })}
-          {reached === 0 ? t("collect.nobodyHasReachedTheGate") : t("collect.reachedTheGate", { reached })}
-          {bettered > 0 && t("collect.betterThanEverBefore", { bettered, more: bettered === 1 ? "is" : "are" })}.
+          <Term of="gate">
+            {reached === 0 ? t("collect.nobodyHasReachedTheGate") : t("collect.reachedTheGate", { reached })}
+          </Term>
+          {bettered > 0 && t("collect.betterThanEverBefore", { bettered })}.
         </p>
       )}
       {others.length > 0 && (
