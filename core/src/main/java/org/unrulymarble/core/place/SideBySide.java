@@ -175,7 +175,7 @@ public record SideBySide(List<Station> stations, double share, double most) {
                         s.windowsHurt(),
                         null))
                 .toList();
-        return new SideBySideSearch(new SideBySideAsk(ask.place(), free, ask.freeM())).proven(prover);
+        return new LayoutProof(new SideBySideAsk(ask.place(), free, ask.freeM())).by(prover);
     }
 
     SideBySide within(double otherMost) {

@@ -28,7 +28,7 @@ final class SideBySideSearch {
     private static final int MOST_TRIES = 1500;
 
     /** So many spots in so many rows, one way round. @param worth the share of the visit that a pupil works */
-    private record Level(int waves, int spots, double worth) {}
+    record Level(int waves, int spots, double worth) {}
 
     private final SideBySideAsk ask;
     private final double lengthM;
@@ -58,87 +58,6 @@ final class SideBySideSearch {
             if (laid.isPresent()) return result(levels, chosen, laid.get().toArray(new Laid[0]), most);
         }
         return asManyAsFit(levels, most);
-    }
-
-    /** The same, and bettered by a solver where it is not known to be the best, or proven. */
-    SideBySide proven(LayoutProver prover) {
-        SideBySide now = run();
-        List<List<Level>> levels = ask.stations().stream().map(this::levels).toList();
-        if (now.proven() || levels.stream().anyMatch(List::isEmpty)) return now;
-        List<List<Level>> levelOf = new ArrayList<>();
-        List<List<Shape>> shapeOf = new ArrayList<>();
-        List<LayoutProver.Station> stations = new ArrayList<>();
-        for (int i = 0; i < levels.size(); i++) {
-            StationAsk s = ask.stations().get(i);
-            List<Level> ofLevel = new ArrayList<>();
-            List<Shape> ofShape = new ArrayList<>();
-            List<LayoutProver.Option> options = new ArrayList<>();
-            for (Level level : levels.get(i))
-                for (Shape shape : shapes(s, level)) {
-                    ofLevel.add(level);
-                    ofShape.add(shape);
-                    options.add(option(s, shape, level));
-                }
-            levelOf.add(ofLevel);
-            shapeOf.add(ofShape);
-            stations.add(new LayoutProver.Station(
-                    Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()), options));
-        }
-        LayoutProver.Proof proof = prover.better(stations, now.share());
-        double most = proof.most() == null ? now.most() : Math.max(now.share(), Math.min(now.most(), proof.most()));
-        Laid[] laid = new Laid[levels.size()];
-        int[] chosen = new int[levels.size()];
-        for (int i = 0; i < laid.length && proof.put().size() == laid.length; i++) {
-            LayoutProver.Put put = proof.put().get(i);
-            StationAsk s = ask.stations().get(i);
-            Laid there = floor.at(s, shapeOf.get(i).get(put.option()), put.xM(), put.yM());
-            // What a solver says is believed only where it is legal here.
-            if (floor.why(s, there, laid) != null) return now.within(most);
-            laid[i] = there;
-            chosen[i] = levels.get(i).indexOf(levelOf.get(i).get(put.option()));
-        }
-        return laid[0] == null ? now.within(most) : result(levels, chosen, laid, most);
-    }
-
-    private LayoutProver.Option option(StationAsk s, Shape shape, Level level) {
-        double edge = s.footprint().edgeM();
-        FreeWall wall = shape.wall();
-        List<LayoutProver.Rect> barred = new ArrayList<>();
-        for (Area a : floor.keptFree()) barred.add(rect(a));
-        if (wall == null)
-            return new LayoutProver.Option(
-                    level.worth(),
-                    shape.alongM(),
-                    shape.acrossM(),
-                    shape.way(),
-                    edge,
-                    lengthM - edge - shape.alongM(),
-                    edge,
-                    widthM - edge - shape.acrossM(),
-                    barred);
-        double run = wall.alongLength() ? shape.alongM() : shape.acrossM();
-        double deep = wall.alongLength() ? shape.acrossM() : shape.alongM();
-        if (s.windowsHurt())
-            for (Area a : wall.windows(ask.place(), deep))
-                barred.add(rect(
-                        wall.inRoom(ask.place().size(), new Spots.Placed(a.xM(), a.yM(), a.alongM(), a.acrossM()))));
-        Area at = wall.inRoom(ask.place().size(), new Spots.Placed(0, 0, run, deep));
-        double from = wall.fromM() + edge;
-        double to = wall.endM() - edge - run;
-        return new LayoutProver.Option(
-                level.worth(),
-                shape.alongM(),
-                shape.acrossM(),
-                null,
-                wall.alongLength() ? from : at.xM(),
-                wall.alongLength() ? to : at.xM(),
-                wall.alongLength() ? at.yM() : from,
-                wall.alongLength() ? at.yM() : to,
-                barred);
-    }
-
-    private static LayoutProver.Rect rect(Area a) {
-        return new LayoutProver.Rect(a.xM(), a.yM(), a.alongM(), a.acrossM());
     }
 
     /** So many spots of each, wherever they find room; whatever the rounds are. */
@@ -187,7 +106,7 @@ final class SideBySideSearch {
             });
 
     /** How many spots a station may have, those that let most work first; what does not even fit alone is none of them. */
-    private List<Level> levels(StationAsk s) {
+    List<Level> levels(StationAsk s) {
         List<Level> out = new ArrayList<>();
         int spotsMost = s.mostSpots() == null ? s.crews() : Math.max(1, Math.min(s.mostSpots(), s.crews()));
         for (int waves = 1; waves <= MOST_WAVES; waves++) {
@@ -374,7 +293,7 @@ final class SideBySideSearch {
         return result(levels, chosen, laid, most);
     }
 
-    private SideBySide result(List<List<Level>> levels, int[] chosen, Laid[] laid, double most) {
+    SideBySide result(List<List<Level>> levels, int[] chosen, Laid[] laid, double most) {
         List<Station> out = new ArrayList<>();
         double worth = 0;
         for (int i = 0; i < laid.length; i++) {
@@ -421,7 +340,7 @@ final class SideBySideSearch {
         return out;
     }
 
-    private List<Shape> shapes(StationAsk s, Level level) {
+    List<Shape> shapes(StationAsk s, Level level) {
         Footprint f = s.footprint();
         Double ceilingM = ask.place().size().ceilingM();
         if (f.heightM() != null && ceilingM != null && f.heightM() > ceilingM + 1e-9) return List.of();
