@@ -45,7 +45,7 @@ export function OfOneRung({
           <Said term={t("ofOneRung.kitHere")}>
             {kitOf(ladder, rung)
               .map((k) => k.what)
-              .join(" · ") || "nothing"}
+              .join(" · ") || t("ofOneRung.nothing")}
           </Said>
         )}
         <Said term={t("ofOneRung.sides")}>{rungSides[rung.sides]}</Said>

@@ -22,7 +22,7 @@ export function Numbers({
     <div>
       <div className="flex flex-wrap items-center gap-8 bg-[#fffdf8] p-6">
         <p className="digits text-[8rem]" aria-live="assertive" data-testid="number-call">
-          {answer?.next ?? "all"}
+          {answer?.next ?? t("markersNumbers.all")}
         </p>
         <ul className="flex max-w-md flex-wrap gap-2" aria-label={t("markersNumbers.ballsKept")}>
           {balls.map((n) => {

@@ -88,7 +88,7 @@ export function GoTo({
                           className={`min-h-11 border px-2 ${r.index === at ? "border-chalk bg-chalk text-night" : "border-[#566460]"}`}
                           onClick={() => go(roundStart(segments, r.index))}
                         >
-                          {words.join(", ") || "round"}
+                          {words.join(", ") || t("goTo.round")}
                           {playedAt(r) && <span className="text-mist"> {t("goTo.played")}</span>}
                         </button>
                       );

@@ -240,7 +240,9 @@ function ShownPads({
               note:
                 crew.helpers.length > 0
                   ? crew.helpers
-                      .map((id, k) => say("pads.helps", { name: name([id]), part: helpParts[k] ?? "counter" }))
+                      .map((id, k) =>
+                        say("pads.helps", { name: name([id]), part: helpParts[k] ?? say("pads.counter") }),
+                      )
                       .join(" · ")
                   : say("pads.themselves", { n: crew.workers.length }),
               taps,

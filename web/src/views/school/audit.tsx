@@ -103,7 +103,7 @@ function from(address: string | null): string {
 }
 
 function who(e: AuditEntry, people: Person[]): string {
-  if (e.accountId === null) return "somebody";
+  if (e.accountId === null) return t("audit.somebody");
   return people.find((p) => p.id === e.accountId)?.displayName ?? e.accountId;
 }
 

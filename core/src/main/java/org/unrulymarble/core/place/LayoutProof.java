@@ -47,7 +47,11 @@ final class LayoutProof {
                     Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()), options));
         }
         LayoutProver.Proof proof = prover.better(stations, now.share());
-        double most = proof.most() == null ? now.most() : Math.max(now.share(), Math.min(now.most(), proof.most()));
+        // A solver puts all of them somewhere or none: where one finds no room now, it proves nothing of the others.
+        boolean all = now.stations().stream().allMatch(SideBySide.Station::fits)
+                || !proof.put().isEmpty();
+        double most =
+                !all || proof.most() == null ? now.most() : Math.max(now.share(), Math.min(now.most(), proof.most()));
         Laid[] laid = new Laid[levels.size()];
         int[] chosen = new int[levels.size()];
         for (int i = 0; i < laid.length && proof.put().size() == laid.length; i++) {

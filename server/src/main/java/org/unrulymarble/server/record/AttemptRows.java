@@ -19,7 +19,7 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
             "select a from AttemptRow a where a.pupilId = :pupilId order by a.onDay desc, a.notedAt desc, a.setNumber desc, a.id limit :most offset :from")
     List<AttemptRow> page(UUID pupilId, int from, int most);
 
-    List<AttemptRow> findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAsc(UUID pupilId, String ladderId);
+    List<AttemptRow> findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAscIdAsc(UUID pupilId, String ladderId);
 
     @Query(
             "select distinct a.onDay from AttemptRow a where a.pupilId = :pupilId and not a.struck order by a.onDay desc")
@@ -33,20 +33,21 @@ interface AttemptRows extends JpaRepository<AttemptRow, UUID> {
     @QueryHints(@QueryHint(name = "org.hibernate.readOnly", value = "true"))
     List<AttemptRow> findByClassIdAndStruckFalseAndOnDayBetween(UUID classId, LocalDate from, LocalDate to);
 
-    List<AttemptRow> findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(UUID classId, Collection<String> ladderIds);
+    List<AttemptRow> findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAscIdAsc(
+            UUID classId, Collection<String> ladderIds);
 
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
-    Stream<AttemptRow> streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAsc(UUID classId);
+    Stream<AttemptRow> streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(UUID classId);
 
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
-    Stream<AttemptRow> streamByPupilIdAndStruckFalseOrderByOnDayAscSetNumberAsc(UUID pupilId);
+    Stream<AttemptRow> streamByPupilIdAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(UUID pupilId);
 
     /** Those that were struck out, too. */
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
-    Stream<AttemptRow> streamByClassIdOrderByOnDayAscSetNumberAsc(UUID classId);
+    Stream<AttemptRow> streamByClassIdOrderByOnDayAscSetNumberAscIdAsc(UUID classId);
 
     @QueryHints(@QueryHint(name = "org.hibernate.fetchSize", value = "500"))
-    Stream<AttemptRow> streamByPupilIdOrderByOnDayAscSetNumberAsc(UUID pupilId);
+    Stream<AttemptRow> streamByPupilIdOrderByOnDayAscSetNumberAscIdAsc(UUID pupilId);
 
     @Query(
             "select distinct a.onDay from AttemptRow a where a.classId = :classId and a.onDay in :days and not a.struck and a.place = org.unrulymarble.core.record.Attempt.Where.SCHOOL")

@@ -87,12 +87,12 @@ class RecordExport {
 
         @Override
         public void ofClass(UUID classId, Consumer<Object> row) {
-            tell(rows.streamByClassIdOrderByOnDayAscSetNumberAsc(classId), row);
+            tell(rows.streamByClassIdOrderByOnDayAscSetNumberAscIdAsc(classId), row);
         }
 
         @Override
         public void ofPupil(UUID pupilId, Consumer<Object> row) {
-            tell(rows.streamByPupilIdOrderByOnDayAscSetNumberAsc(pupilId), row);
+            tell(rows.streamByPupilIdOrderByOnDayAscSetNumberAscIdAsc(pupilId), row);
         }
 
         private void tell(Stream<AttemptRow> all, Consumer<Object> row) {

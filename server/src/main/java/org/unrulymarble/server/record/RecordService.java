@@ -241,7 +241,7 @@ public class RecordService {
     /** What a class did on a ladder, without what a run has recorded. */
     @Transactional(readOnly = true)
     public List<Attempt> besides(UUID runId, UUID classId, String ladderId) {
-        return rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, List.of(ladderId)).stream()
+        return rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAscIdAsc(classId, List.of(ladderId)).stream()
                 .filter(row -> !row.struck() && !runId.equals(row.runId()))
                 .map(AttemptRow::attempt)
                 .toList();
@@ -253,7 +253,7 @@ public class RecordService {
         return ladderIds.isEmpty()
                 ? List.of()
                 : Challenge.of(
-                        rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAsc(classId, ladderIds).stream()
+                        rows.findByClassIdAndLadderIdInOrderByOnDayAscSetNumberAscIdAsc(classId, ladderIds).stream()
                                 .filter(row -> !row.struck() && !runId.equals(row.runId()))
                                 .map(AttemptRow::attempt)
                                 .toList(),

@@ -236,7 +236,7 @@ class RecordViews {
     PupilOnLadder ofPupilOnLadder(UUID pupilId, String ladderId) {
         Pupil pupil = access.pupil(pupilId);
         Ladder ladder = ladders.catalogue().ladder(ladderId).orElseThrow(NotFound::new);
-        List<AttemptRow> mine = rows.findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAsc(pupilId, ladderId);
+        List<AttemptRow> mine = rows.findByPupilIdAndLadderIdOrderByOnDayAscSetNumberAscIdAsc(pupilId, ladderId);
         List<Attempt> counted =
                 mine.stream().filter(r -> !r.struck()).map(AttemptRow::attempt).toList();
         Advice advised = Advice.of(

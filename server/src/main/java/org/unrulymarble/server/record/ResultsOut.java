@@ -42,8 +42,8 @@ class ResultsOut implements ExportedTable {
                 .collect(Collectors.toMap(p -> p.id().toString(), p -> p.name()));
         CSVPrinter printer = ResultsFile.printer(to);
         try (Stream<AttemptRow> all = pupilId == null
-                ? rows.streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAsc(classId)
-                : rows.streamByPupilIdAndStruckFalseOrderByOnDayAscSetNumberAsc(pupilId)) {
+                ? rows.streamByClassIdAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(classId)
+                : rows.streamByPupilIdAndStruckFalseOrderByOnDayAscSetNumberAscIdAsc(pupilId)) {
             int written = 0;
             for (Iterator<AttemptRow> each = all.iterator(); each.hasNext(); ) {
                 ResultsFile.print(printer, each.next().attempt(), names);

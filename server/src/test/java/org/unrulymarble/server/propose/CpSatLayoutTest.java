@@ -44,6 +44,7 @@ class CpSatLayoutTest {
             return SOLVER.better(stations, above);
         };
         int open = 0;
+        int asked = 0;
         for (int room = 0; room < ROOMS; room++) {
             SideBySide.SideBySideAsk ask = ask(random);
             SideBySide searched = SideBySide.of(ask);
@@ -52,10 +53,14 @@ class CpSatLayoutTest {
             assertThat(solved.most()).isBetween(solved.share() - 1e-9, searched.most() + 1e-9);
             legal(ask, solved);
             if (searched.proven()) continue;
-            if (searched.stations().stream().allMatch(SideBySide.Station::fits))
-                assertThat(found.get(open)).as("room %d", room).isGreaterThanOrEqualTo(searched.share() - 1e-9);
-            assertThat(solved.proven()).as("room %d", room).isTrue();
-            open++;
+            boolean all = searched.stations().stream().allMatch(SideBySide.Station::fits);
+            if (all) {
+                assertThat(found.get(asked)).as("room %d", room).isGreaterThanOrEqualTo(searched.share() - 1e-9);
+                assertThat(solved.proven()).as("room %d", room).isTrue();
+                open++;
+            } else if (solved.stations().stream().anyMatch(s -> !s.fits()))
+                assertThat(solved.most()).as("room %d", room).isEqualTo(searched.most());
+            asked++;
         }
         assertThat(open).as("rooms that the search alone leaves open").isGreaterThan(4);
     }
