@@ -9,7 +9,7 @@ const t = texts("plan");
 export function Figures({ plan, atHome }: { plan: LessonPlan; atHome: boolean }) {
   const late = plan.pastBellSec > 0;
   return (
-    <p className="my-3 flex flex-wrap gap-x-7 gap-y-1" aria-live="polite" data-testid="figures">
+    <p className="my-3 flex flex-wrap gap-x-5 gap-y-1" aria-live="polite" data-testid="figures">
       <span>
         <strong className={`clock ${late ? "text-alert" : ""}`} data-testid="total">
           {clock(plan.totalSec)}
