@@ -221,7 +221,7 @@ class MarksJourneyTest {
         browser.choose("Task", "Wall serve, stepping back");
         browser.seeText("spots fit in rows (1 ×");
         browser.open("/marks/stations");
-        browser.seeText("every group has been everywhere after 25:15, at 10:25:15");
+        browser.seeText("every group has been everywhere after 25:15, at 10:25 + 15 s");
     }
 
     private void tap(String css, int x, int y) {
