@@ -1,37 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
 import { ladders, shares } from "../../api/queries";
-import type { GateFor, Odds, Rates, Streak } from "../../api/types";
-import { Handle } from "../../drawing/handle";
-import { LabelAt } from "../../drawing/pieces";
-import { Plot, usePlot } from "../../drawing/plot";
+import type { GateFor } from "../../api/types";
 import { percent } from "../../words";
 import saidMarks from "../../words/marks.json";
 import { textsOf } from "../../words/texts";
-import { seconds } from "../../words-marks";
 import type { Given } from "./given";
+import { Bars } from "./in-a-row-bars";
+import { toldEvidence, toldGate, toldOdds, toldRates, toldRow, type V } from "./in-a-row-told";
 import { NumberRow } from "./length-field";
 import { Group, Pick } from "./prefill";
 import { useReckon } from "./use-reckon";
 import { useValues } from "./use-values";
-import { type Said, Working } from "./working";
+import { Working } from "./working";
 
 const t = textsOf("marks", saidMarks);
-
-type V = {
-  percentIn: number | null;
-  run: number | null;
-  of: number | null;
-  hits: number | null;
-  roundSec: number | null;
-  secPerTry: number | null;
-  wantPercent: number | null;
-  rung: string;
-  who: string;
-  firstCount: number | null;
-  firstSec: number | null;
-  lastCount: number | null;
-  lastSec: number | null;
-};
 
 const share = (percentage: number | null) => (percentage === null ? null : percentage / 100);
 const outOfPercent = t("inARow.mustBeFrom0To");
@@ -244,168 +226,6 @@ function Aside({ v, change, nameOf, group, gate, rates }: Parts) {
       </section>
     </>
   );
-}
-
-const MOST_BARS = 20;
-
-/** The chance of each gate in a row in this time; the gate can be dragged along. */
-function Bars({ v, gate, change }: { v: V; gate: GateFor | undefined; change: (p: Partial<V>) => void }) {
-  const runs = gate?.runs.slice(0, MOST_BARS) ?? [];
-  const want = (v.wantPercent ?? 0) / 100;
-  const run = Math.max(1, v.run ?? 1);
-  return (
-    <Plot
-      label={t("inARow.chanceOfSoManyIn", { roundSec: v.roundSec ?? 0 })}
-      x={{ from: 0, to: Math.max(MOST_BARS, run) + 0.8, ticks: [1, 5, 10, 15, 20], name: t("inARow.inARow") }}
-      y={{ from: 0, to: 1, ticks: [0, 0.2, 0.4, 0.6, 0.8, 1], write: percent, name: t("inARow.chanceInThisRound") }}
-      height={380}
-    >
-      {runs.map((r) => (
-        <Bar key={r.run} at={r.run} share={r.meanChance} enough={r.meanChance >= want} here={r.run === v.run} />
-      ))}
-      <WantLine at={want} />
-      <Handle
-        label={t("inARow.gateInARow")}
-        value={run}
-        text={t("inARow.inARow3", { run })}
-        least={1}
-        greatest={MOST_BARS}
-        step={1}
-        axis="x"
-        colour="var(--target)"
-        at={{ x: run, y: 0 }}
-        onMove={(p) => change({ run: Math.max(1, Math.min(MOST_BARS, Math.round(p.x))) })}
-      />
-      <Handle
-        label={t("inARow.likelyEnough")}
-        value={v.wantPercent ?? 0}
-        text={`${v.wantPercent} %`}
-        least={1}
-        greatest={99}
-        step={1}
-        axis="y"
-        vertical
-        colour="var(--move)"
-        at={{ x: Math.max(MOST_BARS, run) + 0.5, y: want }}
-        onMove={(p) => change({ wantPercent: Math.max(1, Math.min(99, Math.round(p.y * 100))) })}
-        onStep={(dx, dy) => change({ wantPercent: Math.max(1, Math.min(99, (v.wantPercent ?? 50) + dx + dy)) })}
-      />
-    </Plot>
-  );
-}
-
-function Bar({ at, share: height, enough, here }: { at: number; share: number; enough: boolean; here: boolean }) {
-  const { x, y } = usePlot();
-  return (
-    <g aria-hidden>
-      <rect
-        x={x(at - 0.36)}
-        width={x(at + 0.36) - x(at - 0.36)}
-        y={y(height)}
-        height={Math.max(1, y(0) - y(height))}
-        fill={enough ? "var(--catch)" : "var(--color-rule)"}
-        stroke={here ? "var(--target)" : "none"}
-        strokeWidth="3.500"
-      />
-      {here && (
-        <LabelAt xM={at} yM={height} dy={-9} bold colour="var(--target)">
-          {percent(height)}
-        </LabelAt>
-      )}
-    </g>
-  );
-}
-
-function WantLine({ at }: { at: number }) {
-  const { x, y, world } = usePlot();
-  return (
-    <line
-      aria-hidden
-      x1={x(world.left)}
-      x2={x(world.right)}
-      y1={y(at)}
-      y2={y(at)}
-      stroke="var(--move)"
-      strokeWidth="2"
-      strokeDasharray="7 5"
-    />
-  );
-}
-
-function toldRow(a: Streak, v: V): Said[] {
-  const half =
-    a.triesForHalf === null
-      ? t("inARow.moreThan100000Tries")
-      : t("inARow.tries", { triesForHalf: a.triesForHalf, seconds: seconds(a.triesForHalf * (v.secPerTry ?? 0)) });
-  const four =
-    a.triesForFourOfFive === null
-      ? t("inARow.moreThan100000")
-      : `${a.triesForFourOfFive} (${seconds(a.triesForFourOfFive * (v.secPerTry ?? 0))})`;
-  return [
-    {
-      text: t("inARow.inARowAtHalf", { run: v.run, percentIn: v.percentIn, half, four }),
-    },
-    {
-      text: t("inARow.inThisRoundThereIs", {
-        count: a.tries,
-        chance: percent(a.chance),
-        more:
-          a.expectedTries === null
-            ? ""
-            : t("inARow.onAverageItTakesTries", { expectedTries: Math.round(a.expectedTries) }),
-      }),
-    },
-  ];
-}
-
-const toldOdds = (a: Odds, v: V): Said => ({
-  text: t("inARow.atLeastOfTheMost", {
-    hits: v.hits,
-    of: v.of,
-    chance: percent(a.chance),
-    mostHitsForChance: a.mostHitsForChance,
-    expectedHits: a.expectedHits.toFixed(1),
-  }),
-});
-
-function toldGate(a: GateFor, v: V, pupils: number): Said[] {
-  const gate = t("inARow.orOf", {
-    more: a.classRun > 0 ? t("inARow.inARow4", { classRun: a.classRun }) : t("inARow.noRunInARow"),
-    classHits: a.classHits,
-    of: v.of,
-  });
-  return pupils
-    ? [
-        {
-          text: t("inARow.theGateThatSuitsThese", { pupils, gate, wantPercent: v.wantPercent }),
-        },
-      ]
-    : [{ text: t("inARow.theGateThatSuits2", { gate }) }];
-}
-
-const toldEvidence = (name: string, hits: number, misses: number, low: number, high: number): Said => ({
-  kind: "note",
-  text: t("inARow.evidence", { name, hits, tries: hits + misses, low: percent(low), high: percent(high) }),
-});
-
-function toldRates(a: Rates, v: V): string {
-  const [before, now] = a.rates;
-  if (!before || !now) return "";
-  const rate = (r: typeof before) =>
-    t("inARow.aMinuteLikelyTo", {
-      perMin: r.perMin.toFixed(1),
-      lowPerMin: r.lowPerMin.toFixed(1),
-      highPerMin: r.highPerMin.toFixed(1),
-    });
-  return t("inARow.inSIsInS", {
-    firstCount: v.firstCount,
-    firstSec: v.firstSec,
-    rate: rate(before),
-    lastCount: v.lastCount,
-    lastSec: v.lastSec,
-    rate2: rate(now),
-    lastHigherThanFirst: percent(a.lastHigherThanFirst ?? 0),
-  });
 }
 
 function PupilGates({

@@ -56,15 +56,7 @@ class LessonApiTest {
     @Test
     void stations_are_put_where_they_may_be_and_grouped_by_what_is_known() {
         String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
-        JsonNode lesson = api.get(sail).body().get("lesson");
-        String ids = lesson.get("blocks")
-                .valueStream()
-                .skip(1)
-                .limit(3)
-                .map(b -> b.get("id").toString())
-                .collect(java.util.stream.Collectors.joining(","));
-        JsonNode put = edited(sail, lesson, "{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[%s]}".formatted(ids))
-                .body();
+        JsonNode put = threeStations(sail);
         assertThat(put.at("/circuits/0/stationIds")).hasSize(3);
 
         Api.Answer nowhere = edited(
@@ -89,15 +81,7 @@ class LessonApiTest {
     @Test
     void stations_are_laid_as_well_as_can_be_and_that_is_proven() {
         String sail = "/api/lessons/" + api.id("/api/lessons", "Sail loft, wet Tuesday");
-        JsonNode lesson = api.get(sail).body().get("lesson");
-        String ids = lesson.get("blocks")
-                .valueStream()
-                .skip(1)
-                .limit(3)
-                .map(b -> b.get("id").toString())
-                .collect(java.util.stream.Collectors.joining(","));
-        JsonNode put = edited(sail, lesson, "{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[%s]}".formatted(ids))
-                .body();
+        JsonNode put = threeStations(sail);
         String ask = "{\"lesson\":%s,\"circuitId\":\"%s\"}";
 
         JsonNode laid = api.post(sail + "/laid", ask.formatted(put, "c")).body();
@@ -109,6 +93,19 @@ class LessonApiTest {
                 .isEqualTo(!laid.at("/lesson/circuits/0/places").isEmpty());
         assertThat(api.post(sail + "/laid", ask.formatted(put, "no such")).badFields())
                 .containsExactly("circuitId");
+    }
+
+    /** The lesson with three of its tasks as stations of the circuit c. */
+    private JsonNode threeStations(String path) {
+        JsonNode lesson = api.get(path).body().get("lesson");
+        String ids = lesson.get("blocks")
+                .valueStream()
+                .skip(1)
+                .limit(3)
+                .map(b -> b.get("id").toString())
+                .collect(java.util.stream.Collectors.joining(","));
+        return edited(path, lesson, "{\"type\":\"PUT_TOGETHER\",\"id\":\"c\",\"blockIds\":[%s]}".formatted(ids))
+                .body();
     }
 
     private Api.Answer edited(String path, JsonNode lesson, String edit) {

@@ -77,13 +77,16 @@ public class LessonProposals {
         Setting setting =
                 new Setting(ROOM, PlanPupil.unknown(USUAL_CLASS), all, Catalogue.shipped(), planning, Standings.NONE);
         Lesson lesson = Lesson.of(USUAL_MIN, Lesson.Audience.CLASS, List.of());
-        for (int i = 0; i < WARM_UPS; i++)
-            first.execute(() -> NextLesson.propose(
-                    lesson,
-                    setting,
-                    List.of(),
-                    new NextLesson.Wishes(NextLesson.Wish.AS_USUAL, List.of(), List.of()),
-                    proposer::first));
+        warmUp(WARM_UPS, lesson, setting);
+    }
+
+    /** One after the other, so that whoever asks meanwhile waits for one of them at most. */
+    private void warmUp(int times, Lesson lesson, Setting setting) {
+        NextLesson.Wishes usual = new NextLesson.Wishes(NextLesson.Wish.AS_USUAL, List.of(), List.of());
+        first.execute(() -> {
+            NextLesson.propose(lesson, setting, List.of(), usual, proposer::first);
+            if (times > 1) warmUp(times - 1, lesson, setting);
+        });
     }
 
     /**
