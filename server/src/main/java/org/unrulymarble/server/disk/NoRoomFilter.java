@@ -53,8 +53,14 @@ class NoRoomFilter extends OncePerRequestFilter {
         try {
             next.doFilter(request, response);
         } catch (ServletException | IOException | RuntimeException e) {
-            if (!StoreFailure.in(e) || response.isCommitted()) throw e;
+            if (!StoreFailure.in(e)) throw e;
             events.publishEvent(new StoreFailure.Happened());
+            if (response.isCommitted()) {
+                // Whoever was told already that the disk failed need not hear that the session could not be kept
+                // either.
+                if (response.getStatus() == HttpStatus.INSUFFICIENT_STORAGE.value()) return;
+                throw e;
+            }
             response.reset();
             problems.write(response, HttpStatus.INSUFFICIENT_STORAGE, "disk-failed");
         }
