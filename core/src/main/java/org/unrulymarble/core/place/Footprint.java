@@ -33,4 +33,9 @@ public record Footprint(
         if (heightM != null) checks.range("heightM", heightM, 0, 200);
         checks.done();
     }
+
+    /** The shorter side. */
+    public double narrowestM() {
+        return Math.min(lengthM, widthM);
+    }
 }

@@ -1,7 +1,6 @@
 package org.unrulymarble.core.place;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -38,6 +37,8 @@ final class SideBySideSearch {
     /** What one spot of each station takes of the floor. */
     private final List<double[]> shares;
 
+    private final double[] freeShares;
+
     private int tries;
 
     SideBySideSearch(SideBySideAsk ask) {
@@ -45,7 +46,14 @@ final class SideBySideSearch {
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
         this.floor = new StationFloor(ask);
-        FloorShares each = new FloorShares(ask.place().size());
+        FloorShares each = new FloorShares(
+                ask.place(),
+                ask.freeM(),
+                ask.stations().stream()
+                        .mapToDouble(s -> s.footprint().narrowestM())
+                        .min()
+                        .orElse(0));
+        this.freeShares = each.free();
         this.shares = ask.stations().stream().map(s -> each.of(s.footprint())).toList();
     }
 
@@ -184,7 +192,8 @@ final class SideBySideSearch {
         double free = ask.place().walls().stream()
                 .mapToDouble(w -> w.stretch().runM())
                 .sum();
-        return Arrays.stream(floorShare).max().orElse(0) <= 1 + 1e-9 && wall <= free + 1e-9;
+        return IntStream.range(0, floorShare.length).allMatch(m -> floorShare[m] <= freeShares[m] + 1e-9)
+                && wall <= free + 1e-9;
     }
 
     /** Those that were put somewhere first, then those at the wall, then the largest. */

@@ -34,9 +34,13 @@ final class StationFloor {
         this.ask = ask;
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
-        this.keptFree = ask.place().features().stream()
+        this.keptFree = keptFree(ask.place(), ask.freeM());
+    }
+
+    static List<Area> keptFree(Place place, double freeM) {
+        return place.features().stream()
                 .filter(f -> f.wayThrough() || f.depthM() > 0)
-                .map(f -> f.area(ask.place().size(), ask.freeM()))
+                .map(f -> f.area(place.size(), freeM))
                 .toList();
     }
 
