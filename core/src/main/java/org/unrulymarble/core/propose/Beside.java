@@ -33,7 +33,7 @@ final class Beside {
     private static final int FEWEST_AT_A_STATION = 3;
     static final int[] ROUNDS = {2, 3, 4, 6, 8};
     private static final int[] WORK_SEC = {45, 60, 75};
-    private static final int[] WORK_SEC_MOVING = {45, 60, 75, 90};
+    private static final int[] WORK_SEC_MOVING = {45, 60, 75, 90, 100};
     private static final int[] LIKELY_ROUNDS = {4};
     private static final int[] LIKELY_ROUNDS_MOVING = {4, 6};
     private static final int[] LIKELY_WORK_SEC = {60};
@@ -42,7 +42,7 @@ final class Beside {
 
     private static final int LONGEST_VISIT_MOVING_SEC = 600;
     private static final int REST_SEC = 15;
-    private static final int REST_SEC_MOVING = 10;
+    private static final int REST_SEC_MOVING = 5;
     static final int CHANGE_SEC = 30;
     private static final int MOST_BLOCKS = 12;
     private static final int STEPS = 4_000;

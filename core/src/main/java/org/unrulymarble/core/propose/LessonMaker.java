@@ -16,6 +16,7 @@ import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.findings.Finding;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson.Answer;
 import org.unrulymarble.core.propose.NextLesson.Minutes;
@@ -267,6 +268,7 @@ final class LessonMaker {
     private boolean sound(Chosen chosen) {
         Findings found = Findings.of(chosen.lesson(), setting);
         return found.stops().isEmpty()
+                && found.findings().stream().noneMatch(f -> f.code() == Finding.Code.WATER_MISSING)
                 && !chosen.lesson().circuits().isEmpty()
                 && found.plan().pastBellSec() <= 0;
     }

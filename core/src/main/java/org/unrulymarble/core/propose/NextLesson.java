@@ -135,6 +135,11 @@ public record NextLesson(
         default @Nullable Double bound(ProposeAsk ask, List<Proposer.Row> rows) {
             return null;
         }
+
+        /** As {@link Proposer.Prover#boundOfWhole}; null where it is not asked for. */
+        default @Nullable Double boundOfWhole(ProposeAsk ask, List<Proposer.Row> rows, double mostSec) {
+            return null;
+        }
     }
 
     /**

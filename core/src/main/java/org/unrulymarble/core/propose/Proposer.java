@@ -27,6 +27,11 @@ public final class Proposer {
         default @Nullable Double bound(ProposeAsk ask, List<Row> rows) {
             return null;
         }
+
+        /** The same more closely, since nothing is done by halves: it takes its time. */
+        default @Nullable Double boundOfWhole(ProposeAsk ask, List<Row> rows, double mostSec) {
+            return null;
+        }
     }
 
     /** What the picks of a lesson come to together. @param of each; what is not named counts nothing */
@@ -73,6 +78,11 @@ public final class Proposer {
             @Override
             public @Nullable Double bound(ProposeAsk ask, List<Row> rows) {
                 return prover.bound(ask, rows);
+            }
+
+            @Override
+            public @Nullable Double boundOfWhole(ProposeAsk ask, List<Row> rows, double mostSec) {
+                return prover.boundOfWhole(ask, rows, mostSec);
             }
         };
     }

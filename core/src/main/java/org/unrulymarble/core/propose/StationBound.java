@@ -1,9 +1,11 @@
 package org.unrulymarble.core.propose;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.PriorityQueue;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Checks;
 import org.unrulymarble.core.place.FloorShares;
@@ -30,6 +32,8 @@ final class StationBound {
     private static final double ONLY = 1;
     private static final double SEC_PER_MIN = 60;
     private static final double SLACK = 1e-6;
+    private static final int MOST_WHOLE = 12;
+    private static final double WHOLE_SEC = 0.4;
 
     /** A task as a station of a group. */
     private record AtStation(int candidate, Block block, SideBySide.StationAsk ask, int fewestWaves) {}
@@ -61,8 +65,8 @@ final class StationBound {
 
     /** Of all lessons, with stations or without. */
     Most most() {
-        Double worth = bound(ask, List.of());
-        Double moving = bound(movingOnly(ask), List.of());
+        List<With> all = new ArrayList<>();
+        all.add(new With(ask, List.of(), 0));
         for (int stations = Circuit.FEWEST_STATIONS; stations <= Beside.mostStations(setting); stations++) {
             List<AtStation> each = atStations(stations);
             for (int rounds : Beside.ROUNDS)
@@ -70,20 +74,35 @@ final class StationBound {
                     if (rounds * workSec > longestVisitSec) continue;
                     With with = with(each, stations, rounds, workSec);
                     if (with.stations() < stations) continue;
-                    worth = more(worth, bound(with.ask(), with.rows()));
-                    moving = more(moving, bound(movingOnly(with.ask()), with.rows()));
+                    all.add(with);
                 }
         }
-        return new Most(worth, moving == null ? null : (Double) share(moving));
+        Double moving = most(all.stream()
+                .map(w -> new With(movingOnly(w.ask()), w.rows(), w.stations()))
+                .toList());
+        return new Most(most(all), moving == null ? null : (Double) share(moving));
     }
 
-    private @Nullable Double bound(ProposeAsk question, List<Row> rows) {
-        return proposer.bound(question, rows);
+    /** The highest bound of several questions: each with tasks by halves first, then the highest with whole ones, until none by halves is above it. */
+    private @Nullable Double most(List<With> questions) {
+        PriorityQueue<Bounded> highest =
+                new PriorityQueue<>(Comparator.comparing(Bounded::bound).reversed());
+        for (With q : questions) {
+            Double bound = proposer.bound(q.ask(), q.rows());
+            if (bound == null) return null;
+            highest.add(new Bounded(q, bound, false));
+        }
+        for (int n = 0; n < MOST_WHOLE && !highest.element().whole(); n++) {
+            Bounded loose = highest.remove();
+            Double closer = proposer.boundOfWhole(
+                    loose.question().ask(), loose.question().rows(), WHOLE_SEC);
+            double bound = closer == null ? loose.bound() : Math.min(closer, loose.bound());
+            highest.add(new Bounded(loose.question(), bound, true));
+        }
+        return highest.element().bound();
     }
 
-    private static @Nullable Double more(@Nullable Double a, @Nullable Double b) {
-        return a == null || b == null ? null : (Double) Math.max(a, b);
-    }
+    private record Bounded(With question, double bound, boolean whole) {}
 
     /** @param movingOnly minutes that are missing to the bell, below 0 */
     private double share(double movingOnly) {
@@ -137,7 +156,14 @@ final class StationBound {
         List<Map<Pick, Double>> floor = new ArrayList<>();
         for (int m = 0; m < FloorShares.measures(); m++) floor.add(new HashMap<>());
         List<Row> rows = new ArrayList<>();
-        FloorShares shares = new FloorShares(setting.place().size());
+        FloorShares shares = new FloorShares(
+                setting.place(),
+                setting.planning().thresholds().wayFreeM(),
+                each.stream()
+                        .mapToDouble(s -> s.ask().footprint().narrowestM())
+                        .min()
+                        .orElse(0));
+        double[] free = shares.free();
         boolean[] tell =
                 telling(each.stream().map(s -> shares.of(s.ask().footprint())).toList());
         int found = 0;
@@ -162,7 +188,8 @@ final class StationBound {
             candidates.add(own.named(own.id() + " beside").with(false, ways));
         }
         rows.add(new Row(beside, stations, stations));
-        for (Map<Pick, Double> measure : floor) if (!measure.isEmpty()) rows.add(new Row(measure, 0, 1 + SLACK));
+        for (int m = 0; m < tell.length; m++)
+            if (!floor.get(m).isEmpty()) rows.add(new Row(floor.get(m), 0, Math.max(0, free[m]) + SLACK));
         rows.add(new Row(wall, 0, wallM() + SLACK));
         int most = Math.min(MOST_BLOCKS, ask.blocksMax() - 1 + stations);
         return new With(ask.of(1, most, ask.weights(), candidates), rows, found);

@@ -54,6 +54,11 @@ class CpSatProver implements Proposer.Prover {
         return library.loaded() ? LinearBound.of(ask, rows) : null;
     }
 
+    @Override
+    public @Nullable Double boundOfWhole(ProposeAsk ask, List<Proposer.Row> rows, double mostSec) {
+        return library.loaded() ? LinearBound.ofWhole(ask, rows, mostSec) : null;
+    }
+
     private static Double least(Double linear, double solved) {
         return linear == null ? (Double) solved : (Double) Math.min(linear, solved);
     }

@@ -26,17 +26,30 @@ final class LinearBound {
     private static final double FLAT_AFTER = 6;
 
     private final ProposeAsk ask;
-    private final MPSolver solver = MPSolver.createSolver("GLOP");
+    private final boolean whole;
+    private final MPSolver solver;
     private final List<List<MPVariable>> parts = new ArrayList<>();
 
-    private LinearBound(ProposeAsk ask) {
+    private LinearBound(ProposeAsk ask, boolean whole) {
         this.ask = ask;
+        this.whole = whole;
+        this.solver = MPSolver.createSolver(whole ? "SCIP" : "GLOP");
+    }
+
+    /** The same of whole tasks, as far as it is told within so many seconds. */
+    static @Nullable Double ofWhole(ProposeAsk ask, List<Row> rows, double mostSec) {
+        return of(ask, rows, true, mostSec);
     }
 
     /** Below all numbers where nothing keeps what is asked; null where it cannot be told. */
     static @Nullable Double of(ProposeAsk ask, List<Row> rows) {
-        LinearBound bound = new LinearBound(ask);
+        return of(ask, rows, false, 0);
+    }
+
+    private static @Nullable Double of(ProposeAsk ask, List<Row> rows, boolean whole, double mostSec) {
+        LinearBound bound = new LinearBound(ask, whole);
         if (bound.solver == null) return null;
+        if (whole) bound.solver.setTimeLimit((long) (mostSec * 1000));
         bound.picks();
         bound.demands();
         bound.aspects();
@@ -45,7 +58,10 @@ final class LinearBound {
         bound.solver.objective().setMaximization();
         try {
             return switch (bound.solver.solve()) {
-                case OPTIMAL -> bound.solver.objective().value();
+                case OPTIMAL, FEASIBLE ->
+                    whole
+                            ? bound.solver.objective().bestBound()
+                            : bound.solver.objective().value();
                 case INFEASIBLE -> Double.NEGATIVE_INFINITY;
                 default -> null;
             };
@@ -71,7 +87,7 @@ final class LinearBound {
         for (Candidate c : ask.candidates()) {
             List<MPVariable> mine = new ArrayList<>();
             for (Way way : c.options()) {
-                MPVariable part = solver.makeNumVar(0, 1, "");
+                MPVariable part = whole ? solver.makeBoolVar("") : solver.makeNumVar(0, 1, "");
                 mine.add(part);
                 solver.objective()
                         .setCoefficient(

@@ -1,11 +1,13 @@
 package org.unrulymarble.server.propose;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
@@ -86,5 +88,58 @@ class ProposeTest {
         assertThat(found.blocks()).extracting(Propose.Chosen::id).contains("c40");
         assertThat(found.totalSec()).isBetween(1_200, 2_400);
         assertThat(found.bound() - found.value()).isBetween(0.0, 0.05 * Math.max(10, found.value()));
+    }
+
+    /** Of all questions some are told apart by it: else it would be the other bound by another name. */
+    @Test
+    void whole_tasks_bind_more_closely_than_halves_and_never_below_what_was_found() throws IOException {
+        int closer = 0;
+        for (JsonNode worked : cases().toList()) {
+            ProposeAsk ask = JSON.convertValue(worked.get("in"), ProposeAsk.class);
+            if (!worked.at("/out/feasible").booleanValue()) continue;
+            double halves = PROVER.bound(ask, List.of());
+            double whole = PROVER.boundOfWhole(ask, List.of(), 1);
+            assertThat(whole).isBetween(worked.at("/out/value").doubleValue() - 1e-6, halves + 1e-6 * Math.abs(halves));
+            if (whole < halves - 0.01) closer++;
+        }
+        assertThat(closer).isPositive();
+    }
+
+    @Test
+    void what_is_asked_of_all_together_binds_whole_tasks_too() {
+        ProposeAsk ask = new ProposeAsk(
+                1_200,
+                30,
+                1,
+                4,
+                240.0,
+                1.0,
+                false,
+                false,
+                new ProposeAsk.Weights(0.0, 10.0, 0.0, 0.0, 0.0, 0.0, 0.0),
+                IntStream.range(0, 3).mapToObj(ProposeTest::alike).toList());
+        // Two thirds of a floor each: of whole tasks one goes in, of halves one and a half.
+        Proposer.Row floor = new Proposer.Row(
+                IntStream.range(0, 3).boxed().collect(Collectors.toMap(c -> new ProposeAsk.Pick(c, 0), c -> 2 / 3.0)),
+                0,
+                1);
+        double one = 10 * (1 - Math.pow(2, -240 / 240.0));
+
+        assertThat(PROVER.bound(ask, List.of(floor))).isCloseTo(1.5 * one, within(1e-6));
+        assertThat(PROVER.boundOfWhole(ask, List.of(floor), 1)).isCloseTo(one, within(1e-6));
+    }
+
+    private static Candidate alike(int c) {
+        return new Candidate(
+                "c" + c,
+                "g" + c,
+                Place.MAIN,
+                "f",
+                List.of("a" + c),
+                2,
+                1.0,
+                List.of(),
+                false,
+                List.of(new Way(2, 60, 300, 240)));
     }
 }
