@@ -42,18 +42,8 @@ class CompanyApiTest {
         assertThat(keep(pair(0, 1), pair(2, 7)).status()).isEqualTo(200);
         String lessonId = lesson();
 
-        JsonNode run = api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(lessonId))
-                .body();
-        List<List<String>> crews = run.at("/sheet/script/blocks/0/turns")
-                .valueStream()
-                .flatMap(t -> t.get("crews").valueStream())
-                .map(c -> java.util.stream.Stream.concat(
-                                c.get("workers").valueStream(), c.get("helpers").valueStream())
-                        .map(JsonNode::stringValue)
-                        .sorted()
-                        .toList())
-                .distinct()
-                .toList();
+        JsonNode run = run(lessonId);
+        List<List<String>> crews = crews(run);
         assertThat(crews).hasSize(4).noneMatch(c -> c.containsAll(List.of(pupils.get(0), pupils.get(1))));
         assertThat(crews).anyMatch(c -> c.containsAll(List.of(pupils.get(2), pupils.get(7))));
         api.delete("/api/runs/" + run.get("id").stringValue());
@@ -87,6 +77,46 @@ class CompanyApiTest {
                 .hasSize(2)
                 .allSatisfy(g -> assertThat(g.valueStream().filter(id -> pupils.indexOf(id.stringValue()) < 4))
                         .hasSize(2));
+    }
+
+    @Test
+    void who_shared_a_spot_last_time_shares_it_with_others_now() {
+        JsonNode first = run(lesson("MIXED"));
+        String runId = first.get("id").stringValue();
+        assertThat(api.post(
+                                "/api/runs/events",
+                                "{\"runId\":\"%s\",\"events\":[%s]}".formatted(runId, RunEvents.event("FINISH", "")))
+                        .status())
+                .isEqualTo(200);
+
+        JsonNode next = run(lesson("MIXED"));
+        assertThat(crews(next)).hasSize(4).doesNotContainAnyElementsOf(crews(first));
+        api.delete("/api/runs/" + next.get("id").stringValue());
+
+        JsonNode asInTheList = run(lesson("IN_ORDER"));
+        assertThat(crews(asInTheList))
+                .contains(
+                        List.of(pupils.get(0), pupils.get(1)).stream().sorted().toList());
+        api.delete("/api/runs/" + asInTheList.get("id").stringValue());
+    }
+
+    private JsonNode run(String lessonId) {
+        return api.post("/api/runs", "{\"lessonId\":\"%s\"}".formatted(lessonId))
+                .body();
+    }
+
+    /** Who shares a spot in the first block. */
+    private static List<List<String>> crews(JsonNode run) {
+        return run.at("/sheet/script/blocks/0/turns")
+                .valueStream()
+                .flatMap(t -> t.get("crews").valueStream())
+                .map(c -> java.util.stream.Stream.concat(
+                                c.get("workers").valueStream(), c.get("helpers").valueStream())
+                        .map(JsonNode::stringValue)
+                        .sorted()
+                        .toList())
+                .distinct()
+                .toList();
     }
 
     /** The lesson's two blocks at the same time, and one more edit. */
@@ -138,16 +168,20 @@ class CompanyApiTest {
     }
 
     private String lesson() {
+        return lesson("IN_ORDER");
+    }
+
+    private String lesson(String together) {
         String block = """
                 {"id":"b%d","ladderId":"%s","rungId":"%s","modifiers":[],"dose":{"type":"CLOCK","workSec":30},"sets":1,"sides":"EACH","setupSec":30,
-                "explainSec":30,"countInSec":5,"sideSwapSec":5,"turnSwapSec":20,"restSec":20,"waitIsRest":true,"counted":true,"meanwhile":null}""";
+                "explainSec":30,"countInSec":5,"sideSwapSec":5,"turnSwapSec":20,"restSec":20,"waitIsRest":true,"counted":true,"meanwhile":null,"together":"%s"}""";
         return api.post("/api/lessons", """
                 {"version":null,"classId":"%s","spaceId":"%s","name":"Pairs","onDay":"2030-01-08","lesson":{"minutes":40,
                 "audience":"CLASS","restRule":"BETWEEN_SETS","transitionSec":30,"blocks":[%s,%s]}}""".formatted(
                                 classId,
                                 api.id("/api/spaces", "Sail loft"),
-                                block.formatted(1, "there-and-back", "one-hand-catch"),
-                                block.formatted(2, "two-ball-drum", "together")))
+                                block.formatted(1, "there-and-back", "one-hand-catch", together),
+                                block.formatted(2, "two-ball-drum", "together", "IN_ORDER")))
                 .body()
                 .get("id")
                 .stringValue();

@@ -204,7 +204,7 @@ class LessonController {
         return Alternative.to(
                 asked.blockId(),
                 asked.lesson(),
-                lessons.forProposal(id).setting(),
+                lessons.forProposal(id, asked.lesson()).setting(),
                 asked.alone() != null && asked.alone());
     }
 

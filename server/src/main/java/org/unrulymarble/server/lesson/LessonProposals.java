@@ -94,7 +94,7 @@ public class LessonProposals {
      * @param soon whether a good one will do: without tasks side by side, and without proof of how good
      */
     public NextLesson propose(UUID id, Lesson lesson, NextLesson.Wishes wanted, boolean soon) {
-        LessonService.ForProposal from = lessons.forProposal(id);
+        LessonService.ForProposal from = lessons.forProposal(id, lesson);
         if (!soon)
             return longWork.await(() ->
                     NextLesson.proposeBeside(lesson, from.setting(), from.practised(), wanted, proposer.proving()));
@@ -113,13 +113,13 @@ public class LessonProposals {
 
     /** @param lesson as it stands on the page, saved or not */
     Rehearsal rehearse(UUID id, Lesson lesson) {
-        LessonService.ForProposal from = lessons.forProposal(id);
+        LessonService.ForProposal from = lessons.forProposal(id, lesson);
         return longWork.await(() -> Rehearsal.of(Rehearsal.RehearsalAsk.usual(lesson, from.setting())));
     }
 
     /** @param lesson as it stands on the page, saved or not */
     StationLayout lay(UUID id, Lesson lesson, String circuitId) {
-        LessonService.ForProposal from = lessons.forProposal(id);
+        LessonService.ForProposal from = lessons.forProposal(id, lesson);
         return longWork.await(() -> StationLayout.of(lesson, from.setting(), circuitId, layouts));
     }
 }

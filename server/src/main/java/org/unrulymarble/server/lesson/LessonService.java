@@ -30,6 +30,7 @@ import org.unrulymarble.core.plan.edit.Edit;
 import org.unrulymarble.core.plan.findings.Findings;
 import org.unrulymarble.core.propose.NextLesson;
 import org.unrulymarble.core.record.Standings;
+import org.unrulymarble.core.rotation.Groups;
 import org.unrulymarble.server.ladder.LadderService;
 import org.unrulymarble.server.platform.NotFound;
 import org.unrulymarble.server.platform.Stale;
@@ -62,7 +63,7 @@ public class LessonService {
     private final Clock clock;
     private final LessonRuns runs;
     private final ClassCompany company;
-    private final GroupsBefore before;
+    private final MetBefore before;
 
     LessonService(
             LessonRows rows,
@@ -78,7 +79,7 @@ public class LessonService {
             Clock clock,
             LessonRuns runs,
             ClassCompany company,
-            GroupsBefore before) {
+            MetBefore before) {
         this.runs = runs;
         this.company = company;
         this.before = before;
@@ -166,7 +167,7 @@ public class LessonService {
     public Ready ready(UUID id) {
         Known known = see(id);
         SchoolClass schoolClass = gate.see(id, known.roster().classId());
-        Setting setting = setting(schoolClass, known.space(), known.lesson());
+        Setting setting = setting(schoolClass, known);
         return new Ready(known, setting, Placed.all(known.lesson(), setting));
     }
 
@@ -277,6 +278,21 @@ public class LessonService {
         return setting(schoolClass, space, records.standings(schoolClass.id(), ladderIds(lesson)));
     }
 
+    /** With who shared a spot the last times: they are to meet others. */
+    private Setting setting(SchoolClass schoolClass, Known known) {
+        return met(
+                setting(schoolClass, known.space(), known.lesson()),
+                schoolClass.id(),
+                known.id(),
+                known.onDay(),
+                known.lesson());
+    }
+
+    private Setting met(Setting setting, UUID classId, UUID lessonId, LocalDate onDay, Lesson lesson) {
+        List<Groups.Met> met = before.atSpots(classId, lessonId, onDay, lesson);
+        return met.isEmpty() ? setting : setting.among(company.of(classId, met));
+    }
+
     private static Set<String> ladderIds(Lesson lesson) {
         return lesson.blocks().stream()
                 .map(Block::ladderId)
@@ -306,21 +322,24 @@ public class LessonService {
         SchoolClass schoolClass = access.teach(row.classId());
         Stale.unless(row.version(), version);
         Known known = known(row);
-        return Findings.mended(known.lesson(), setting(schoolClass, known.space(), known.lesson()), finding);
+        return Findings.mended(known.lesson(), setting(schoolClass, known), finding);
     }
 
     /** All that a proposal for a lesson is made from. */
     record ForProposal(Setting setting, List<NextLesson.Practised> practised) {}
 
-    /** @throws NotFound also for a lesson of somebody else's class */
+    /**
+     * @param lesson as it stands on the asker's page
+     * @throws NotFound also for a lesson of somebody else's class
+     */
     @Transactional(readOnly = true)
-    ForProposal forProposal(UUID id) {
+    ForProposal forProposal(UUID id, Lesson lesson) {
         LessonRow row = row(id);
         SchoolClass schoolClass = access.teach(row.classId());
         SpaceRow space = spaces.findById(row.spaceId()).orElseThrow(NotFound::new);
         List<String> all = ladders.catalogue().all().stream().map(Ladder::id).toList();
-        return new ForProposal(
-                setting(schoolClass, space, records.standings(row.classId(), all)), records.practised(row.classId()));
+        Setting setting = setting(schoolClass, space, records.standings(row.classId(), all));
+        return new ForProposal(met(setting, row.classId(), id, row.onDay(), lesson), records.practised(row.classId()));
     }
 
     /**
@@ -338,7 +357,7 @@ public class LessonService {
         boolean byAbility = edits.stream().anyMatch(CircuitEdit.GroupBy.class::isInstance);
         Setting setting = setting(
                 schoolClass, space, byAbility ? records.standings(row.classId(), ladderIds(lesson)) : Standings.NONE);
-        if (byAbility) setting = setting.among(company.of(row.classId(), before.met(row)));
+        if (byAbility) setting = setting.among(company.of(row.classId(), before.inGroups(row)));
         Lesson out = lesson;
         for (int i = 0; i < edits.size(); i++) {
             try {
@@ -354,7 +373,12 @@ public class LessonService {
         SpaceRow space = spaces.findById(doc.spaceId())
                 .orElseThrow(() ->
                         new Refused("spaceId", Fault.Rule.UNKNOWN, doc.spaceId().toString()));
-        Setting setting = setting(access.teach(row.classId()), space, doc.lesson());
+        Setting setting = met(
+                setting(access.teach(row.classId()), space, doc.lesson()),
+                row.classId(),
+                row.id(),
+                doc.onDay(),
+                doc.lesson());
         List<Placed> placed = List.of();
         try {
             placed = Placed.all(doc.lesson(), setting);
