@@ -107,13 +107,13 @@ export function places(b: BlockPlan, spaceName: string, atHome: boolean): string
 }
 
 /** How the turns come about; the number is worked out, never typed. */
-export function turns(b: BlockPlan): string {
-  return t(b.partsToRotate === 1 ? "turns.waves" : "turns.roles", {
-    waves: b.waves,
-    roles: b.partsToRotate,
-    turns: b.turns,
-  });
-}
+export const turns = (b: BlockPlan) => [wavesOf(b), turnsOf(b)].filter(Boolean).join(" = ");
+
+export const wavesOf = (b: BlockPlan) =>
+  t(b.partsToRotate === 1 ? "turns.waves" : "turns.wavesByRoles", { waves: b.waves, roles: b.partsToRotate });
+
+/** Nothing where a turn is a wave. */
+export const turnsOf = (b: BlockPlan) => (b.partsToRotate === 1 ? "" : t("turns.number", { turns: b.turns }));
 
 export const doseSchool: Record<Block["dose"]["type"], string> = each(words.doseSchool, (key) =>
   t(`doseSchool.${key}`),

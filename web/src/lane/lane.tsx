@@ -1,5 +1,6 @@
 import type { Family } from "../api/types";
 import { familyColour } from "../ui/marble";
+import { Term } from "../ui/term";
 import { useWidth } from "../ui/use-width";
 import { clock } from "../words";
 import { texts } from "../words/texts";
@@ -92,7 +93,12 @@ export function Lane({
   const ticks = every(tickMin, endSec / 60);
   const summary = summed(blocks.length, totalSec, bellSec);
   return (
-    <div ref={ref} className="w-full">
+    <div ref={ref} className="relative w-full">
+      {labels && blocks.length > 0 && (
+        <p className="absolute top-[-3px] left-1 text-[0.8rem] leading-tight text-soft">
+          <Term of="lane">{t("lane.lane")}</Term>: {t("lane.effort")}
+        </p>
+      )}
       <svg
         width={width}
         height={height}
@@ -118,11 +124,6 @@ export function Lane({
             fill="url(#past-bell)"
             opacity="0.55"
           />
-        )}
-        {labels && blocks.length > 0 && (
-          <text x={left} y="10" fontSize="12" fill="var(--label)">
-            {t("lane.effort")}
-          </text>
         )}
         <Bell x={x(bellSec)} top={top} baseY={baseY} />
         {blocks.slice(1).map((b, i) => {

@@ -1,4 +1,5 @@
 import type { Partners, Roles, Stations } from "../../api/types";
+import { Term } from "../../ui/term";
 import { TimeField, timeOf, timeText } from "../../ui/time-field";
 import { clock } from "../../words";
 import saidMarks from "../../words/marks.json";
@@ -271,7 +272,7 @@ function RoleTable({ answer, roleName }: { answer: Roles; roleName: (n: number) 
         <thead>
           <tr>
             <th scope="col" className={cell}>
-              {say("stations.turn")}
+              <Term of="turn">{say("stations.turn")}</Term>
             </th>
             {answer.roleOfPerson[0]?.map((_, p) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a person is a number

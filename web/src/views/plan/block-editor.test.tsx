@@ -1,9 +1,9 @@
 import { fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import type { Block, BlockPlan, Edit, Ladder } from "../../api/types";
+import type { Block, BlockPlan, CircuitPlan, Edit, Ladder, StationPlan } from "../../api/types";
 import { choose, press, serve, show, type } from "../../test-page";
 import { BlockEditor } from "./block-editor";
-import { block, figures, ladder, quiet, rungs, who } from "./one-task";
+import { block, circuitFigures, figures, ladder, quiet, rungs, who } from "./one-task";
 
 let edits: Edit[];
 let typed: Block[];
@@ -22,6 +22,7 @@ function open({
   of = ladder,
   must = {},
   station = false,
+  circuit,
   readOnly = false,
 }: {
   changed?: Partial<Block>;
@@ -29,6 +30,7 @@ function open({
   of?: Ladder;
   must?: Record<string, string>;
   station?: boolean;
+  circuit?: CircuitPlan;
   readOnly?: boolean;
 }) {
   const shown = { ...block, ...changed };
@@ -42,6 +44,7 @@ function open({
       catalogue={[ladder, quiet]}
       onOffer={[ladder, quiet]}
       station={station}
+      circuit={circuit}
       who={who}
       must={(field) => must[field]}
       readOnly={readOnly}
@@ -150,6 +153,19 @@ it("leaves rounds and rest of a station to its circuit", () => {
   expect(screen.queryByText("Split it for some")).toBeNull();
   expect(screen.getByLabelText("Set up, s")).toBeInTheDocument();
 });
+
+it("gives a station a rest of its own, as long as the core says it may be", async () => {
+  open({ station: true, circuit: circuitFigures });
+  await choose("Rest at this station between rounds", "25 s rest here");
+  expect(edits).toEqual([{ type: "SET_STATION_REST", circuitId: "c1", blockId: "b1", restSec: 25 }]);
+});
+
+it("only tells the rest of a station that has nothing to choose", () => {
+  open({ station: true, circuit: { ...circuitFigures, stations: circuitFigures.stations.map(asAll) } });
+  expect(screen.getByText("15 s rest between rounds")).toBeInTheDocument();
+});
+
+const asAll = (s: StationPlan) => ({ ...s, rest: { sec: 15, leastSec: 15, mostSec: 15 } });
 
 it("says who is on which rung, and of whoever is not on their own why", () => {
   open({

@@ -1,16 +1,17 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
-import type { Block, BlockPlan, Edit, Ladder, Rung } from "../../api/types";
+import type { Block, BlockPlan, CircuitPlan, Edit, Ladder, Rung } from "../../api/types";
 import { useChosenClass } from "../../chosen-class";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
 import { Term } from "../../ui/term";
-import { doseSchool, gate, pacing, turns } from "../../words";
+import { doseSchool, gate, pacing, turnsOf, wavesOf } from "../../words";
 import { texts } from "../../words/texts";
 import { DoseNumbers, SideChoice } from "./block-dose";
 import { BlockMore } from "./block-more";
 import { Fold } from "./fold";
 import { InsteadOf } from "./instead-of";
 import { SplitFor } from "./split-for";
+import { StationRest } from "./station-rest";
 
 const t = texts("plan");
 
@@ -24,6 +25,8 @@ export type EditorProps = {
   onOffer: Ladder[];
   /** whether it is a station: rounds and rest are its circuit's */
   station: boolean;
+  /** of which it is a station, worked out */
+  circuit?: CircuitPlan | undefined;
   /** Names of the pupils, by id. */
   who: { id: string; name: string }[];
   must: (field: string) => string | undefined;
@@ -139,6 +142,7 @@ function DoseLine(props: Props) {
         onChange={(school) => onEdit({ type: "CHOOSE_DOSE", blockId: block.id, school })}
       />
       <DoseNumbers {...props} />
+      {props.circuit && <StationRest {...props} circuit={props.circuit} />}
       {!station && <BlockNumber {...props} field="sets" label={t("dose.sets")} step={1} />}
       {!station && <span>{t("dose.setsAfter", { n: block.sets })}</span>}
       <SideChoice {...props} />
@@ -364,10 +368,18 @@ function Turns({ block, plan, catalogue, onOffer, onChange, onEdit }: Props & { 
       <span>
         {plan.waves > 1 ? (
           <Term of="wave">
-            <strong>{turns(plan)}</strong>
+            <strong>{wavesOf(plan)}</strong>
           </Term>
         ) : (
-          <strong>{turns(plan)}</strong>
+          <strong>{wavesOf(plan)}</strong>
+        )}
+        {turnsOf(plan) && (
+          <>
+            {" = "}
+            <Term of="turn">
+              <strong>{turnsOf(plan)}</strong>
+            </Term>
+          </>
         )}
         {plan.waves > 1 && ` ${only.length > 0 ? t("turns.goForThem") : t("turns.goForEveryone")}`}
         {plan.waiting > 0 && t("turns.waiting", { n: plan.waiting })}

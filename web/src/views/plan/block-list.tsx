@@ -281,6 +281,7 @@ function Opened(props: Props & { block: Block; index: number; forwards: Block })
       rung={rung}
       plan={plans.find((p) => p.id === block.id)}
       station={props.circuits.some((c) => c.stationIds.includes(block.id))}
+      circuit={props.circuitPlans.find((c) => c.stations.some((s) => s.blockId === block.id))}
       catalogue={catalogue}
       onOffer={onOffer}
       who={who}

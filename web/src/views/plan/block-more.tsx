@@ -3,6 +3,7 @@ import { kit as kitQuery } from "../../api/queries";
 import type { Block } from "../../api/types";
 import { Choice } from "../../ui/choice";
 import { NumberField } from "../../ui/fields";
+import { Term } from "../../ui/term";
 import { kitOf, metres, modifier } from "../../words";
 import { texts } from "../../words/texts";
 import { adaptation, everyTask } from "../../words-findings";
@@ -149,7 +150,7 @@ function PartOfLesson({ block, blocks, ladder, onEdit }: EditorProps) {
   );
   const at = (id: string) => blocks.findIndex((b) => b.id === id) + 1;
   return (
-    <Row label={t("part.label")}>
+    <Row label={<Term of="part">{t("part.label")}</Term>}>
       <Choice
         label={t("part.which")}
         value={part}

@@ -126,5 +126,5 @@ export const circuitFigures = {
     { names: ["Amaru T.", "Beatrix O."], pupilIds: ["p0", "p1"] },
     { names: ["Cosmo V."], pupilIds: ["p2"] },
   ],
-  stations: [{ blockId: "b1" }, { blockId: "b2" }],
+  stations: ["b1", "b2"].map((blockId) => ({ blockId, rest: { sec: 15, leastSec: 15, mostSec: 35 } })),
 } as unknown as CircuitPlan;

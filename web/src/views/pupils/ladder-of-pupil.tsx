@@ -16,7 +16,7 @@ import { LadderChart } from "./ladder-chart";
 
 const t = textsOf("pupils", saidPupils);
 
-/** One ladder of a pupil: rungs with bests, the next step, both sides, and over time. The single tries are asked for when it comes into sight. */
+/** One ladder of a pupil: rungs with bests, the next step, both sides, and over time. The single tries of a folded one are asked for when it is opened. */
 export function LadderOfPupil({
   ladder,
   on,
@@ -30,7 +30,7 @@ export function LadderOfPupil({
   open: boolean;
 }) {
   const [ref, seen] = useSeen<HTMLDivElement>();
-  const tries = useQuery({ ...pupilOnLadder(record.pupilId, ladder.id), enabled: seen });
+  const tries = useQuery({ ...pupilOnLadder(record.pupilId, ladder.id), enabled: open || seen });
   return (
     <details open={open || undefined} className="border-t-4 pt-2" style={{ borderColor: familyColour[ladder.family] }}>
       <summary className="cursor-pointer">

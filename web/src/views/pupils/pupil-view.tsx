@@ -1,6 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQueries, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
-import { ladders, pupilRecord } from "../../api/queries";
+import { ladders, pupilOnLadder, pupilRecord } from "../../api/queries";
 import { useChosenClass } from "../../chosen-class";
 import { Empty, Failed, Loading } from "../../ui/states";
 import saidPupils from "../../words/pupils.json";
@@ -20,17 +21,21 @@ export function PupilView() {
   const { all } = useChosenClass();
   const record = useQuery(pupilRecord(id));
   const catalogue = useQuery(ladders);
+  // What was practised last stands first.
+  const lately = [...(record.data?.ladders ?? [])].sort((a, b) => (b.lastOn ?? "").localeCompare(a.lastOn ?? ""));
+  // The page stands only when the open ones have their tries, so that nothing moves below a finger; it does not go again.
+  const opened = useQueries({ queries: lately.slice(0, OPEN_AT_FIRST).map((on) => pupilOnLadder(id, on.ladderId)) });
+  const [stood, setStood] = useState(false);
+  if (!stood && record.data && !opened.some((q) => q.isPending)) setStood(true);
   const failed = [record, catalogue].find((q) => q.isLoadingError);
   if (failed) return <Failed error={failed.error} again={() => failed.refetch()} />;
-  if (!record.data || !catalogue.data) return <Loading what={t("pupilView.thePupilsPage")} />;
+  if (!record.data || !catalogue.data || !stood) return <Loading what={t("pupilView.thePupilsPage")} />;
   const { details } = record.data;
   const mayChange = all.find((c) => c.id === record.data.classId)?.mayChange;
   const { rounds, days, completedRun } = record.data;
   const done = record.data.ladders
     .flatMap((l) => l.challenges)
     .filter((c) => c.completedOn && c.modifiers.length === 0);
-  // What was practised last stands first.
-  const lately = [...record.data.ladders].sort((a, b) => (b.lastOn ?? "").localeCompare(a.lastOn ?? ""));
   const movedMin = Math.round(record.data.ladders.reduce((sum, l) => sum + l.workedSec, 0) / 60);
   return (
     <>

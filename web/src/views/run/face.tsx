@@ -1,6 +1,7 @@
 import type { Run, RunScript, Segment } from "../../api/types";
 import { CourseDrawing } from "../../room/course";
 import { FamilyGlyph } from "../../ui/marble";
+import { Term } from "../../ui/term";
 import { blockKind, caution, clock, modifier, sideCall, timeAbout } from "../../words";
 import saidRun from "../../words/run.json";
 import { textsOf } from "../../words/texts";
@@ -146,7 +147,12 @@ export function Face({
               segment.turn >= 0 &&
               ` · ${t("stations.visit", { n: visit.visit + 1, of: circuit.stations })} · ${t("stations.round", { n: visit.round + 1, of: circuit.rounds })}`}
             {inTurn && sets > 1 && t("face.setOf", { n: round.set + 1, sets })}
-            {inTurn && turns > 1 && t("face.turnOf", { n: round.turn + 1, turns })}
+            {inTurn && turns > 1 && (
+              <>
+                {" · "}
+                <Term of="turn">{t("face.turnOf", { n: round.turn + 1, turns })}</Term>
+              </>
+            )}
             {inTurn && played.isTrial(round.index) && t("face.aTrialNobodySBest")}
             {attitude && ` · ${attitude}`}
           </span>

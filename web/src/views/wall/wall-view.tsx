@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api, Problem } from "../../api/client";
 import type { RunEvent, ScriptCircuit, Segment, WallFace } from "../../api/types";
@@ -156,6 +156,8 @@ function Face({
   useSounds(wall.script, played, sounder.current);
   const at = played.at(now);
   const segment = segments[at.segment];
+  const page = useRef<HTMLDivElement>(null);
+  const smaller = useSmaller(page, segment?.index);
   if (played.finished || !segment)
     return (
       <div className="flex min-h-dvh flex-col items-center justify-center gap-4">
@@ -180,14 +182,14 @@ function Face({
   const side = sideOf && block?.sides[sideOf.side];
   const turnSegment = segment.kind === "WORK" ? segment : (upcoming ?? segments[roundAt(segments, segment.index)]);
   return (
-    <div className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[1.5vh] px-[3vw] py-[1.5vh]">
+    <div ref={page} className="mx-auto flex min-h-dvh max-w-[110rem] flex-col gap-[1.5vh] px-[3vw] py-[1.5vh]">
       <h1 className="sr-only">{wall.lessonName}</h1>
       {played.stopped && <StopAll />}
       <div className="flex flex-1 flex-wrap items-center gap-x-[4vw] gap-y-2">
         <p
           role="timer"
           aria-label={t("wallView.left", { kindWord: kindWord[segment.kind], ceil: clock(Math.ceil(leftMs / 1000)) })}
-          className={`digits text-[clamp(6rem,min(23vw,36vh),34rem)] ${segment.kind === "WORK" ? "" : "text-mist"}`}
+          className={`digits ${clockSize[smaller]} ${segment.kind === "WORK" ? "" : "text-mist"}`}
           data-testid="wall-clock"
         >
           {clock(Math.ceil(leftMs / 1000))}
@@ -196,20 +198,22 @@ function Face({
           <p className="text-[clamp(1.2rem,2.95vw,3.4rem)] font-semibold text-mist">
             {held ? t("wallView.held") : begun ? wordOf(wall.script, segment) : t("wallView.ready")}
           </p>
-          <p className="font-head text-[clamp(2.2rem,4.6vw,6rem)] leading-[1.05] font-bold" data-testid="wall-call">
-            {held
-              ? t("wallView.hold")
-              : call ||
-                (moving && segment.kind !== "EXPLAIN"
-                  ? t("stations.visit", visitWords(wall, segment, circuit))
-                  : rung?.name) ||
-                wordOf(wall.script, segment)}
-          </p>
-          {!moving && side && side !== "NONE" && side !== "MIXED" && !held && (
-            <p className="mt-3 inline-block rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,4vw,5rem)] leading-tight font-bold text-night">
-              {sideCall[side]}
+          <div className="flex flex-wrap items-center gap-x-[2vw] gap-y-2">
+            <p className="font-head text-[clamp(2.2rem,4.6vw,6rem)] leading-[1.05] font-bold" data-testid="wall-call">
+              {held
+                ? t("wallView.hold")
+                : call ||
+                  (moving && segment.kind !== "EXPLAIN"
+                    ? t("stations.visit", visitWords(wall, segment, circuit))
+                    : rung?.name) ||
+                  wordOf(wall.script, segment)}
             </p>
-          )}
+            {!moving && side && side !== "NONE" && side !== "MIXED" && !held && (
+              <p className="rounded-lg bg-chalk px-[1.5vw] py-1 font-head text-[clamp(2rem,4vw,5rem)] leading-tight font-bold text-night">
+                {sideCall[side]}
+              </p>
+            )}
+          </div>
           {called && <CalledWord {...called} huge />}
           {block?.calls?.lie && (segment.kind === "EXPLAIN" || segment.kind === "SETUP") && (
             <CourseDrawing
@@ -265,6 +269,34 @@ function Face({
       </p>
     </div>
   );
+}
+
+/** From the largest on. */
+const clockSize = [
+  "text-[clamp(6rem,min(23vw,36vh),34rem)]",
+  "text-[clamp(6rem,min(19vw,30vh),30rem)]",
+  "text-[clamp(6rem,min(15vw,24vh),26rem)]",
+  "text-[clamp(5rem,min(12vw,18vh),22rem)]",
+];
+
+/** How many sizes smaller the clock is, so that all that is read is in sight; names, cues and calls never are. */
+function useSmaller(page: RefObject<HTMLDivElement | null>, segment: number | undefined) {
+  const [high, setHigh] = useState(window.innerHeight);
+  useEffect(() => {
+    const follow = () => setHigh(window.innerHeight);
+    window.addEventListener("resize", follow);
+    return () => window.removeEventListener("resize", follow);
+  }, []);
+  const of = `${segment} ${high}`;
+  const [at, setAt] = useState({ of, smaller: 0 });
+  if (at.of !== of) setAt({ of, smaller: 0 });
+  useLayoutEffect(() => {
+    // A phone held upright scrolls; a wall does not.
+    const wide = window.innerWidth > window.innerHeight;
+    const tooLong = wide && page.current && page.current.scrollHeight > window.innerHeight + 1;
+    if (tooLong && at.smaller < clockSize.length - 1) setAt({ of, smaller: at.smaller + 1 });
+  });
+  return at.smaller;
 }
 
 /** Which visit and round of a circuit is on or comes. */

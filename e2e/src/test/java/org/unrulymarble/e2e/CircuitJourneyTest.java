@@ -59,6 +59,13 @@ class CircuitJourneyTest {
                 .startsWith("Sail loft")
                 .contains("with 3 stations", "2 Ball round waist and knees: ");
 
+        browser.choose("Rest at this station between rounds", "25 s rest here");
+        browser.await(
+                "for a rest of its own",
+                d -> lessons.get("/api/lessons/" + id)
+                                .at("/plan/circuits/0/stations/1/rest/sec")
+                                .intValue()
+                        == 25);
         browser.press("Rehearse it");
         browser.seeText("Played 1,000 times");
         browser.seeText("Block by block");

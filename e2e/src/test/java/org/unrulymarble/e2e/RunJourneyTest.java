@@ -107,6 +107,14 @@ class RunJourneyTest {
         assertThat(browser.see("body").getText()).contains("Amaru").doesNotContain("Amaru T.");
         assertThat(browser.see("[data-testid=wall-clock]").getDomAttribute("aria-label"))
                 .startsWith("Work");
+        // A low projector: the clock gives way, so that the lane is in sight and the names stay as large as they are.
+        browser.size(1280, 720);
+        browser.await("for all to be in sight", d -> (Boolean)
+                browser.script("return innerHeight == 720 && document.documentElement.scrollHeight <= innerHeight"));
+        assertThat((Boolean) browser.script(
+                        "return parseFloat(getComputedStyle(document.querySelector('main li, li')).fontSize) >= 37"))
+                .isTrue();
+        browser.size(1280, 800);
 
         browser.driver().switchTo().window(hand);
         browser.keys("s");

@@ -37,13 +37,15 @@ public record CircuitPlan(
      * @param spots likewise
      * @param way where whoever throws throws to, or null
      * @param reason why it does not fit, or null
+     * @param rest between two of its rounds
      */
     public record StationPlan(
             String blockId,
             Spots.Placed placed,
             List<Spots.Placed> spots,
             SideBySide.@Nullable Way way,
-            Spots.@Nullable Reason reason) {}
+            Spots.@Nullable Reason reason,
+            StationRest rest) {}
 
     static List<CircuitPlan> all(Timeline time, Setting setting) {
         List<CircuitPlan> out = new ArrayList<>();
@@ -70,7 +72,7 @@ public record CircuitPlan(
                 (long) circuit.rounds() * (piece.timing().countInSec() + piece.roundSec())
                         + (circuit.rounds() - 1L) * circuit.restSec(),
                 List.copyOf(named),
-                piece.blocks().stream().map(CircuitPlan::station).toList(),
+                piece.blocks().stream().map(p -> station(p, piece)).toList(),
                 beside.share(),
                 beside.most(),
                 circuit.timeToDrink());
@@ -82,13 +84,14 @@ public record CircuitPlan(
         return out;
     }
 
-    private static StationPlan station(Placed p) {
+    private static StationPlan station(Placed p, Timeline.Piece piece) {
         SideBySide.Station at = p.station().place();
         return new StationPlan(
                 p.block().id(),
                 new Spots.Placed(at.xM(), at.yM(), at.alongM(), at.acrossM()),
                 at.spots(),
                 at.way(),
-                at.reason());
+                at.reason(),
+                StationRest.of(p, piece));
     }
 }

@@ -121,6 +121,34 @@ class CircuitTest {
     }
 
     @Test
+    void a_station_rests_longer_than_the_others_and_works_so_much_shorter() {
+        CircuitPlan before = LessonPlan.of(circuit(), LOFT).circuits().get(0);
+        Lesson rested = new CircuitEdit.SetStationRest("c", "b2", 33).on(circuit(), LOFT);
+        LessonPlan plan = LessonPlan.of(rested, LOFT);
+        CircuitPlan after = plan.circuits().get(0);
+
+        assertThat(after.stations().get(0).rest().sec()).isEqualTo(33);
+        assertThat(after.roundSec()).as("the others go on as before").isEqualTo(before.roundSec());
+        assertThat(plan.totalSec()).isEqualTo(LessonPlan.of(circuit(), LOFT).totalSec());
+        assertThat(ScriptWriter.write(rested, LOFT).segments())
+                .filteredOn(s -> s.block() == 1 && s.kind() == Segment.Kind.WORK)
+                .extracting(Segment::durationSec)
+                .containsOnly((long) after.roundSec() + 15 - 33);
+        // One signal for all: less than all rest nobody can, and ten seconds of work are left.
+        StationRest may = after.stations().get(0).rest();
+        assertThat(may.leastSec()).isEqualTo(15);
+        for (int sec : new int[] {may.leastSec() - 1, may.mostSec() + 1})
+            assertThatThrownBy(() -> new CircuitEdit.SetStationRest("c", "b2", sec).on(circuit(), LOFT))
+                    .isInstanceOf(Refused.class)
+                    .hasMessageContaining("restSec");
+        assertThat(LessonPlan.of(new CircuitEdit.SetStationRest("c", "b2", may.mostSec()).on(circuit(), LOFT), LOFT)
+                        .blocks()
+                        .get(1)
+                        .workSec())
+                .isEqualTo(10);
+    }
+
+    @Test
     void results_of_all_stations_are_kept_with_their_task_and_the_time_that_was_worked() {
         RunScript script = ScriptWriter.write(circuit(), LOFT);
         Segment lead = script.segments().stream()

@@ -16,10 +16,13 @@ import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
+import org.unrulymarble.core.plan.Placed;
 import org.unrulymarble.core.plan.PlanPupil;
 import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.Sharing;
 import org.unrulymarble.core.plan.Station;
+import org.unrulymarble.core.plan.StationRest;
+import org.unrulymarble.core.plan.Timeline;
 import org.unrulymarble.core.rotation.Company;
 import org.unrulymarble.core.rotation.Groups;
 
@@ -138,6 +141,38 @@ public sealed interface CircuitEdit extends Edit {
                             changeSec == null ? c.changeSec() : changeSec,
                             c.places(),
                             c.groups()));
+        }
+    }
+
+    /**
+     * A station rests longer than the others between its rounds, and works so much shorter.
+     *
+     * @param restSec between {@link StationRest#leastSec()} and {@link StationRest#mostSec()}
+     */
+    record SetStationRest(String circuitId, String blockId, Integer restSec) implements CircuitEdit {
+        public SetStationRest {
+            new Checks()
+                    .text("blockId", blockId, 60)
+                    .required("restSec", restSec)
+                    .done();
+        }
+
+        @Override
+        public Lesson on(Lesson lesson, Setting setting) {
+            Circuit c = known(lesson, circuitId);
+            Timeline.Piece piece = Timeline.pieces(Placed.all(lesson, setting)).stream()
+                    .filter(p -> p.circuit() != null && p.circuit().id().equals(c.id()))
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("circuitId", Fault.Rule.UNKNOWN, circuitId));
+            Placed station = piece.blocks().stream()
+                    .filter(p -> p.block().id().equals(blockId))
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("blockId", Fault.Rule.UNKNOWN, blockId));
+            StationRest may = StationRest.of(station, piece);
+            new Checks()
+                    .range("restSec", restSec, may.leastSec(), may.mostSec())
+                    .done();
+            return new BlockEdit.SetDose(blockId, StationRest.dose(restSec, station, piece)).on(lesson, setting);
         }
     }
 

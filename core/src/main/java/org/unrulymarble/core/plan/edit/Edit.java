@@ -22,6 +22,7 @@ import org.unrulymarble.core.plan.Setting;
     @JsonSubTypes.Type(value = CircuitEdit.PutTogether.class, name = "PUT_TOGETHER"),
     @JsonSubTypes.Type(value = CircuitEdit.TakeApart.class, name = "TAKE_APART"),
     @JsonSubTypes.Type(value = CircuitEdit.SetCircuit.class, name = "SET_CIRCUIT"),
+    @JsonSubTypes.Type(value = CircuitEdit.SetStationRest.class, name = "SET_STATION_REST"),
     @JsonSubTypes.Type(value = CircuitEdit.PlaceStation.class, name = "PLACE_STATION"),
     @JsonSubTypes.Type(value = CircuitEdit.LayOut.class, name = "LAY_OUT"),
     @JsonSubTypes.Type(value = CircuitEdit.SetGroups.class, name = "SET_GROUPS"),
