@@ -18,7 +18,8 @@ class RecordsKeeper {
         this.kept = kept;
     }
 
-    @Scheduled(initialDelayString = "PT30S", fixedDelayString = "PT5M")
+    /** Soon after the start too: whoever starts the machine for a lesson asks for it in the first minute. */
+    @Scheduled(initialDelayString = "${marble.records-after:PT3S}", fixedDelayString = "PT5M")
     void keep() {
         for (UUID classId : kept.classesDue()) {
             try {
