@@ -97,8 +97,13 @@ export function RunBar({
         </button>
       </WallLink>
       <span className="ml-auto flex items-center gap-3">
-        <span role="status" className="text-mist" data-testid="unsent">
-          {on.unsent === 0 ? t("runBar.allSaved") : t("runBar.keptHereNotYetSent", { unsent: on.unsent })}
+        <span
+          role="status"
+          className="text-mist"
+          title={on.unsent === 0 ? undefined : t("runBar.keptHereUntil")}
+          data-testid="unsent"
+        >
+          {on.unsent === 0 ? t("runBar.allSaved") : t("runBar.keptHere", { unsent: on.unsent })}
         </span>
         <button type="button" className="btn" onClick={press.finish}>
           {t("runView.finish")} <Key>{t("runView.f")}</Key>

@@ -13,12 +13,14 @@ final class LayoutProof {
 
     private final SideBySideAsk ask;
     private final SideBySideSearch search;
+    private final StationShapes shapes;
     private final StationFloor floor;
     private final Space room;
 
     LayoutProof(SideBySideAsk ask) {
         this.ask = ask;
         this.search = new SideBySideSearch(ask);
+        this.shapes = new StationShapes(ask.place());
         this.floor = new StationFloor(ask);
         this.room = ask.place().size();
     }
@@ -36,7 +38,7 @@ final class LayoutProof {
             List<Shape> ofShape = new ArrayList<>();
             List<LayoutProver.Option> options = new ArrayList<>();
             for (Level level : levels.get(i))
-                for (Shape shape : search.shapes(s, level)) {
+                for (Shape shape : shapes.of(s, level.spots())) {
                     ofLevel.add(level);
                     ofShape.add(shape);
                     options.add(option(s, shape, level));

@@ -33,6 +33,7 @@ final class SideBySideSearch {
     private final double lengthM;
     private final double widthM;
     private final StationFloor floor;
+    private final StationShapes shapes;
 
     /** What one spot of each station takes of the floor. */
     private final List<double[]> shares;
@@ -46,6 +47,7 @@ final class SideBySideSearch {
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
         this.floor = new StationFloor(ask);
+        this.shapes = new StationShapes(ask.place());
         FloorShares each = new FloorShares(
                 ask.place(),
                 ask.freeM(),
@@ -123,7 +125,7 @@ final class SideBySideSearch {
             int turns = waves * s.parts();
             double worth = (double) (s.rounds() / turns) / s.rounds();
             Level level = new Level(waves, spots, worth);
-            if (!shapes(s, level).isEmpty()) out.add(level);
+            if (!shapes.of(s, level.spots()).isEmpty()) out.add(level);
         }
         return out;
     }
@@ -216,15 +218,15 @@ final class SideBySideSearch {
         if (n == order.size()) return true;
         int station = order.get(n);
         StationAsk s = ask.stations().get(station);
-        List<Shape> shapes = shapes(s, levels.get(station).get(chosen[station]));
-        for (Shape shape : shapes) {
+        List<Shape> all = shapes.of(s, levels.get(station).get(chosen[station]).spots());
+        for (Shape shape : all) {
             Optional<Laid> put = put(s, shape, laid);
             if (put.isEmpty()) continue;
             laid[station] = put.get();
             if (lay(order, n + 1, levels, chosen, laid)) return true;
             laid[station] = null;
         }
-        for (Shape shape : shapes)
+        for (Shape shape : all)
             for (Laid there : places(s, shape, laid)) {
                 if (++tries > MOST_TRIES) return false;
                 laid[station] = there;
@@ -275,11 +277,7 @@ final class SideBySideSearch {
                 .filter(w -> w.holds(ask.place().size(), a, s.footprint().edgeM()))
                 .findFirst()
                 .orElse(walls.get(0));
-        return whole(way(wall), wall, at);
-    }
-
-    private static Way way(FreeWall wall) {
-        return Way.valueOf(wall.edge().name());
+        return whole(StationShapes.way(wall), wall, at);
     }
 
     /** Where nothing holds all of them: one after the other, as small as may be, and who finds no room is told so. */
@@ -291,7 +289,7 @@ final class SideBySideSearch {
             for (int level = own.size() - 1; level >= 0 && laid[station] == null; level--) {
                 StationAsk s = ask.stations().get(station);
                 chosen[station] = level;
-                for (Shape shape : shapes(s, own.get(level))) {
+                for (Shape shape : shapes.of(s, own.get(level).spots())) {
                     List<Laid> there = places(s, shape, laid);
                     if (there.isEmpty()) continue;
                     laid[station] = there.get(0);
@@ -347,56 +345,6 @@ final class SideBySideSearch {
                         s.spotAlongM(),
                         s.spotAcrossM()));
         return out;
-    }
-
-    List<Shape> shapes(StationAsk s, Level level) {
-        Footprint f = s.footprint();
-        Double ceilingM = ask.place().size().ceilingM();
-        if (f.heightM() != null && ceilingM != null && f.heightM() > ceilingM + 1e-9) return List.of();
-        List<Shape> out = new ArrayList<>();
-        if (f.needsWall()) {
-            for (FreeWall wall : ask.place().walls()) if (reaches(s, wall)) out.add(atWall(f, level.spots(), wall));
-        } else {
-            for (int rows = 1; rows <= level.spots(); rows++) {
-                int columns = (level.spots() + rows - 1) / rows;
-                if ((rows - 1) * columns >= level.spots()) continue;
-                // Who throws stands side by side: one deep along the throw.
-                if (!f.oneRow() || columns == 1) turned(f, columns, rows, false, out);
-                if (!f.oneRow() || rows == 1) turned(f, columns, rows, true, out);
-            }
-        }
-        return out.stream().filter(shape -> inRoom(f, shape)).toList();
-    }
-
-    private boolean inRoom(Footprint f, Shape shape) {
-        double edge = 2 * f.edgeM();
-        FreeWall at = shape.wall();
-        if (at == null) return shape.alongM() + edge <= lengthM + 1e-9 && shape.acrossM() + edge <= widthM + 1e-9;
-        double run = at.alongLength() ? shape.alongM() : shape.acrossM();
-        double depth = at.alongLength() ? shape.acrossM() : shape.alongM();
-        return run + edge <= at.stretch().runM() + 1e-9
-                && depth + f.edgeM() <= at.stretch().depthM() + 1e-9;
-    }
-
-    private static boolean reaches(StationAsk s, FreeWall wall) {
-        return s.markM() == null || wall.stretch().reaches(s.markM());
-    }
-
-    private static Shape atWall(Footprint f, int spots, FreeWall wall) {
-        return wall.alongLength()
-                ? new Shape(spots, 1, f.widthM(), f.lengthM(), f.gapM(), way(wall), wall)
-                : new Shape(1, spots, f.lengthM(), f.widthM(), f.gapM(), way(wall), wall);
-    }
-
-    private static void turned(Footprint f, int columns, int rows, boolean turned, List<Shape> out) {
-        double along = turned ? f.widthM() : f.lengthM();
-        double across = turned ? f.lengthM() : f.widthM();
-        if (!f.oneRow()) {
-            out.add(new Shape(columns, rows, along, across, f.gapM(), null, null));
-            return;
-        }
-        for (Way way : turned ? List.of(Way.BOTTOM, Way.TOP) : List.of(Way.RIGHT, Way.LEFT))
-            out.add(new Shape(columns, rows, along, across, f.gapM(), way, null));
     }
 
     /** Every corner that a shape may be pushed into: the room's, another's, and beside what is kept free. */

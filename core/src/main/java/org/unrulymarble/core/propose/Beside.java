@@ -33,14 +33,14 @@ final class Beside {
     private static final int FEWEST_AT_A_STATION = 3;
     static final int[] ROUNDS = {2, 3, 4, 6, 8};
     private static final int[] WORK_SEC = {45, 60, 75};
-    private static final int[] WORK_SEC_MOVING = {45, 60, 75, 90, 100};
+    private static final int[] WORK_SEC_MOVING = {45, 60, 75, 90, 110};
     private static final int[] LIKELY_ROUNDS = {4};
     private static final int[] LIKELY_ROUNDS_MOVING = {4, 6};
     private static final int[] LIKELY_WORK_SEC = {60};
     /** More of one task in one visit is dull; whoever wants more moving bears it. */
     private static final int LONGEST_VISIT_SEC = 360;
 
-    private static final int LONGEST_VISIT_MOVING_SEC = 600;
+    private static final int LONGEST_VISIT_MOVING_SEC = 660;
     private static final int REST_SEC = 15;
     private static final int REST_SEC_MOVING = 5;
     static final int CHANGE_SEC = 30;
