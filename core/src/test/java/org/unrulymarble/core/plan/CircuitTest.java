@@ -149,6 +149,29 @@ class CircuitTest {
     }
 
     @Test
+    void what_no_longer_round_fills_goes_to_the_rests_of_the_stations() {
+        // A few seconds more a round are many in eighteen rounds; seventy are left.
+        long totalSec = LessonPlan.of(sixRounds(40, 20), LOFT).totalSec();
+        int minutes = (int) (totalSec + 70 + 59) / 60;
+        Lesson early = sixRounds(minutes, (int) (20 + 60L * minutes - 70 - totalSec));
+        assertThat(LessonPlan.of(early, LOFT).pastBellSec()).isEqualTo(-70);
+
+        Lesson filled = Findings.filled(early, LOFT);
+        assertThat(filled.circuits().get(0).restSec()).isBetween(16, 25);
+        assertThat(LessonPlan.of(filled, LOFT).pastBellSec()).isBetween(-44L, 0L);
+    }
+
+    private static Lesson sixRounds(int minutes, int explainSec) {
+        return World.lesson(
+                        minutes,
+                        World.task("wake-the-joints", "top-down", d -> d.explainSec = explainSec),
+                        World.task("wall-and-back", "two-hands-bounce"),
+                        World.task("round-the-middle", "waist"),
+                        World.task("there-and-back", "underarm-two-hands"))
+                .withCircuits(List.of(Circuit.of("c", List.of("b2", "b3", "b4"), 6, 45, 15, 30)));
+    }
+
+    @Test
     void results_of_all_stations_are_kept_with_their_task_and_the_time_that_was_worked() {
         RunScript script = ScriptWriter.write(circuit(), LOFT);
         Segment lead = script.segments().stream()

@@ -11,10 +11,12 @@ import org.unrulymarble.core.clock.Timing;
 import org.unrulymarble.core.ladder.Part;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
+import org.unrulymarble.core.plan.Circuit;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.LessonPlan;
 import org.unrulymarble.core.plan.LessonTimes;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.Setting;
 import org.unrulymarble.core.plan.Timeline;
 import org.unrulymarble.core.plan.edit.BlockEdit;
 import org.unrulymarble.core.plan.edit.CircuitEdit;
@@ -33,6 +35,8 @@ final class BellFit {
     private static final double LONGER = 1.25;
     private static final int LEAST_WORK_SEC = 15;
     private static final int LEAST_REPS = 3;
+    private static final long LEFT_SEC = 45;
+    private static final int MOST_REST_MORE_SEC = 10;
     private static final int LEAST_LIMIT_SEC = 20;
 
     private BellFit() {}
@@ -47,6 +51,19 @@ final class BellFit {
     /** The other way round: sets and seconds are added to a lesson that ends early, each main task a set or a quarter more of its seconds at most. */
     static Optional<Change> filled(View view) {
         return fit(view, true);
+    }
+
+    /** What is left even then goes to the rests between the rounds of a circuit, all alike. */
+    static Lesson rested(Lesson lesson, Setting setting) {
+        long leftSec = -LessonTimes.of(lesson, setting).pastBellSec();
+        if (leftSec < LEFT_SEC) return lesson;
+        for (Circuit c : lesson.circuits()) {
+            long rests = (long) c.stations() * (c.rounds() - 1);
+            int more = rests == 0 ? 0 : (int) Math.min(MOST_REST_MORE_SEC, leftSec / rests);
+            if (more > 0)
+                return new CircuitEdit.SetCircuit(c.id(), null, null, c.restSec() + more, null).on(lesson, setting);
+        }
+        return lesson;
     }
 
     private static Optional<Change> fit(View view, boolean more) {

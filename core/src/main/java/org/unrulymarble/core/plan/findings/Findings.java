@@ -78,12 +78,14 @@ public record Findings(LessonPlan plan, List<Finding> findings) {
         return now;
     }
 
-    /** The lesson with a set or some seconds more of what it has, where it would end early; the same where that stops it. */
+    /** The lesson with a set or some seconds more of what it has, or of rest at its stations, where it would end early; the same where that stops it. */
     public static Lesson filled(Lesson lesson, Setting setting) {
-        return BellFit.filled(View.of(lesson, setting))
+        Lesson filled = BellFit.filled(View.of(lesson, setting))
                 .map(change -> change.on(lesson, setting))
                 .filter(longer -> noWorse(lesson, longer, setting))
                 .orElse(lesson);
+        Lesson rested = BellFit.rested(filled, setting);
+        return noWorse(filled, rested, setting) ? rested : filled;
     }
 
     private static boolean noWorse(Lesson before, Lesson after, Setting setting) {
