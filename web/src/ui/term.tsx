@@ -13,7 +13,7 @@ export type TermOf = keyof typeof glossary;
 export function Term({ of, children }: { of: TermOf; children?: ReactNode }) {
   return (
     <Popover.Root>
-      <Popover.Trigger className="cursor-help text-left underline decoration-dotted decoration-2 underline-offset-4">
+      <Popover.Trigger className="term cursor-help text-left underline decoration-dotted decoration-2 underline-offset-4">
         {children ?? t(`${of}.word`)}
       </Popover.Trigger>
       <Popover.Portal>
