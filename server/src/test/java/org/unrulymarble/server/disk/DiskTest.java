@@ -50,13 +50,7 @@ import org.unrulymarble.server.audit.Audit;
 import tools.jackson.databind.JsonNode;
 
 /** A server on a disk that loses power, runs full, is backed up and forgets whom it has to forget. */
-@SpringBootTest(
-        properties = {
-            "marble.hash-rounds-log2=4",
-            "marble.nightly=false",
-            "marble.https=false",
-            "marble.records-after=PT1H"
-        })
+@SpringBootTest(properties = {"marble.hash-rounds-log2=4", "marble.nightly=false", "marble.https=false"})
 @AutoConfigureMockMvc
 @Import({Api.class, DiskTest.SmallDisk.class})
 class DiskTest {
