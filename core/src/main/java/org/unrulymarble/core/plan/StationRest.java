@@ -27,14 +27,9 @@ public record StationRest(int sec, int leastSec, int mostSec) {
                 .orElse(0);
     }
 
-    /** What a station works in one round, so as to rest as long as that. */
-    static int workSec(int restSec, Placed station, Timeline.Piece piece) {
-        return othersSec(station, piece) + piece.circuit().restSec() - restSec;
-    }
-
     /** The dose of a station that is to rest so long; both sides share one round. */
     public static BlockDose dose(int restSec, Placed station, Timeline.Piece piece) {
-        int workSec = workSec(restSec, station, piece);
+        int workSec = othersSec(station, piece) + piece.circuit().restSec() - restSec;
         return BlockDose.byClock(station.mixed() ? workSec / 2 : workSec);
     }
 }

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
+import java.lang.reflect.Field;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -38,6 +39,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.context.annotation.Primary;
@@ -47,6 +49,7 @@ import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.unrulymarble.server.Api;
 import org.unrulymarble.server.audit.Audit;
+import org.unrulymarble.server.platform.StoreFailure;
 import tools.jackson.databind.JsonNode;
 
 /** A server on a disk that loses power, runs full, is backed up and forgets whom it has to forget. */
@@ -104,6 +107,9 @@ class DiskTest {
 
     @Autowired
     private StoreFile file;
+
+    @Autowired
+    private ApplicationEventPublisher events;
 
     @BeforeEach
     void signIn() {
@@ -235,6 +241,36 @@ class DiskTest {
                         .valueStream()
                         .map(c -> c.get("name").stringValue()))
                 .contains("Petrel 1", "Petrel 3");
+    }
+
+    /** H2 takes a store that closes itself off its list by name, also when it was opened again meanwhile. */
+    @Test
+    void a_store_that_is_open_but_on_no_list_is_let_go_so_that_it_can_be_opened() throws Exception {
+        events.publishEvent(new StoreFailure.Happened());
+        assertThat(api.get("/api/classes").status()).isEqualTo(200);
+        Field list = Class.forName("org.h2.engine.Engine").getDeclaredField("DATABASES");
+        list.setAccessible(true);
+        String name = folder.getFileName().toString();
+        assertThat(((Map<?, ?>) list.get(null))
+                        .keySet()
+                        .removeIf(k -> String.valueOf(k).contains(name)))
+                .isTrue();
+
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+        while (!opens()) {
+            assertThat(System.nanoTime()).as("can be opened again").isLessThan(until);
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+        }
+        assertThat(api.get("/api/classes").status()).isEqualTo(200);
+    }
+
+    private boolean opens() {
+        try (Connection another =
+                DriverManager.getConnection(pool.getJdbcUrl(), pool.getUsername(), pool.getPassword())) {
+            return another.isValid(1);
+        } catch (SQLException e) {
+            return false;
+        }
     }
 
     @Test
