@@ -12,6 +12,7 @@ import type {
   RoundResult,
   Rung,
   Side,
+  Whereabouts,
 } from "./api/types";
 import words from "./words/said.json";
 import { each, texts } from "./words/texts";
@@ -28,6 +29,12 @@ export const edgeWord = {
   BOTTOM: ui("edge.BOTTOM"),
   LEFT: ui("edge.LEFT"),
 } as const;
+
+/** Where in a room a station lies, as one would say it; "none" where that is not known. */
+export const whereWord = (where: Whereabouts | null | undefined): string =>
+  where
+    ? ui(`where.${where.part}`, { by: where.by ?? "none", near: ui("where.near", { by: where.by ?? "none" }) })
+    : "none";
 
 /** All words of the screens, in one place. Sentences as a colleague would say them; numbers carry units. */
 

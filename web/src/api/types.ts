@@ -59,6 +59,7 @@ export type RunDevices = Schemas["RunDevices"];
 export type WallCode = Schemas["WallCode"];
 export type WallFace = Schemas["WallFace"];
 export type RunScript = Schemas["RunScript"];
+export type Whereabouts = Schemas["Whereabouts"];
 export type ScriptCircuit = Schemas["ScriptCircuit"];
 export type Rehearsal = Schemas["Rehearsal"];
 export type StationLayout = Schemas["StationLayout"];

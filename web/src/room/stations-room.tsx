@@ -3,7 +3,7 @@ import type { BlockPlan, CircuitPlan, LessonView, StationPlan } from "../api/typ
 import { Choice } from "../ui/choice";
 import { familyColour } from "../ui/marble";
 import { useWidth } from "../ui/use-width";
-import { edgeWord, metres } from "../words";
+import { edgeWord, metres, whereWord } from "../words";
 import { texts } from "../words/texts";
 import { Features, hasWindow } from "./features";
 import { type Edge, Walls, wallsOf } from "./walls";
@@ -38,9 +38,9 @@ export function StationsRoom({
   const scale = width ? Math.min((width - 8) / lengthM, 340 / widthM) : 0;
   const colour = (s: StationPlan) => familyColour[plans.find((p) => p.id === s.blockId)?.family ?? "MOVE"];
   const wallOf = (s: StationPlan) => plans.find((p) => p.id === s.blockId)?.atWalls[0]?.edge;
-  const where = circuit.stations
-    .map((s, i) => t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length }))
-    .join(" ");
+  const told = (s: StationPlan, i: number) =>
+    t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length, where: whereWord(s.where) });
+  const where = circuit.stations.map((s, i) => told(s, i)).join(" ");
   const label = t("circuit.room", {
     place: spaceName,
     length: metres(lengthM),
@@ -81,6 +81,7 @@ export function StationsRoom({
               onPlace={onPlace && ((xM, yM) => onPlace(s.blockId, xM, yM))}
             />
           ))}
+          {circuit.adult && <You x={4 + circuit.adult.xM * scale} y={4 + circuit.adult.yM * scale} />}
         </svg>
       </div>
       <figcaption className="mt-1.5 space-y-0.5 text-[0.95rem]">
@@ -92,19 +93,44 @@ export function StationsRoom({
         <ol>
           {circuit.stations.map((s, i) => (
             <li key={s.blockId} className={s.reason ? "font-semibold text-alert" : ""}>
-              {s.reason
-                ? t("circuit.noRoom", { name: `${i + 1} ${names[i] ?? ""}` })
-                : t("circuit.at", { n: i + 1, name: names[i] ?? "", spots: s.spots.length })}
+              {s.reason ? t("circuit.noRoom", { name: `${i + 1} ${names[i] ?? ""}` }) : told(s, i)}
               {onPlace && !s.reason && (
                 <WhichWall place={place} s={s} n={i + 1} name={names[i] ?? ""} at={wallOf(s)} onPlace={onPlace} />
               )}
             </li>
           ))}
         </ol>
+        <p>
+          {circuit.adult
+            ? t("circuit.youStand", {
+                x: metres(circuit.adult.xM),
+                y: metres(circuit.adult.yM),
+                hiddenCount: circuit.adult.hidden.length,
+                hidden: each(circuit.adult.hidden.map((i) => i + 1)),
+              })
+            : t("circuit.youNowhere")}
+        </p>
         {hasWindow(place) && <p className="text-soft">{t("room.windows")}</p>}
       </figcaption>
     </figure>
   );
+}
+
+/** Where the teacher stands. */
+function You({ x, y }: { x: number; y: number }) {
+  return (
+    <g transform={`translate(${x} ${y})`} aria-hidden>
+      <circle r="14" fill="var(--color-ink)" />
+      <text y="4.500" textAnchor="middle" fontSize="13" fontWeight="700" fill="var(--color-sheet)">
+        {t("circuit.you")}
+      </text>
+    </g>
+  );
+}
+
+/** "2", or "2 and 4"; "none" for none. */
+function each(stations: number[]): string {
+  return stations.length ? stations.join(" and ") : "none";
 }
 
 /** Another wall for a station that needs one: it goes to the middle of it. */

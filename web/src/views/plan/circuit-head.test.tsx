@@ -93,6 +93,29 @@ it("says that more is not possible where it is the most", () => {
   expect(screen.getByText(/More is not possible/)).not.toHaveTextContent("drink");
 });
 
+it("looks further where a loud station lies beside a quiet one, also when more work is not possible", () => {
+  const look = () => screen.queryByRole("button", { name: "Look for a better layout" });
+  const atBest = { ...circuitFigures, share: 0.75 };
+  const head = (plan: CircuitPlan) => (
+    <LessonOnPage value={{ id: "l1", lesson: { blocks: [] } as unknown as Lesson, totalSec: 1200, movingShare: 0.4 }}>
+      <CircuitHead
+        circuit={circuit}
+        plan={plan}
+        who={who}
+        must={() => undefined}
+        readOnly={false}
+        onChange={() => undefined}
+        onEdit={() => undefined}
+      />
+    </LessonOnPage>
+  );
+  const { unmount } = show(head(atBest));
+  expect(look()).toBeNull();
+  unmount();
+  show(head({ ...atBest, quietApart: false }));
+  expect(look()).toBeEnabled();
+});
+
 it("puts a pupil into another group, all others stay", async () => {
   open();
   press("Groups");

@@ -81,7 +81,7 @@ export function CircuitHead({
           <button type="button" className="btn btn-small" onClick={() => setGrouping(true)}>
             <Users size={16} aria-hidden /> {t("circuit.groups")}
           </button>
-          {plan && !best && !better.proven && better.press && (
+          {plan && (!(best || better.proven) || !plan.quietApart) && better.press && (
             <button type="button" className="btn btn-small" onClick={better.press} disabled={better.looking}>
               <LayoutGrid size={16} aria-hidden /> {t("circuit.lookFurther")}
             </button>

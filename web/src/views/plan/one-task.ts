@@ -121,6 +121,7 @@ export const circuitFigures = {
   endSec: 330,
   share: 0.625,
   most: 0.75,
+  quietApart: true,
   timeToDrink: true,
   groups: [
     { names: ["Amaru T.", "Beatrix O."], pupilIds: ["p0", "p1"] },

@@ -1,5 +1,5 @@
 import type { CircuitPlan } from "../../api/types";
-import { clock } from "../../words";
+import { clock, whereWord } from "../../words";
 import { texts } from "../../words/texts";
 
 const t = texts("plan");
@@ -32,6 +32,9 @@ export function WhoIsWhere({ circuit, names }: { circuit: CircuitPlan; names: st
               {g.stationOf.map((station) => (
                 <td key={station} className="pr-3">
                   <span className="clock">{station + 1}</span> {names[station]}
+                  {circuit.stations[station]?.where && (
+                    <span className="block text-soft">{whereWord(circuit.stations[station]?.where)}</span>
+                  )}
                 </td>
               ))}
             </tr>

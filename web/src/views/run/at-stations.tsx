@@ -1,5 +1,6 @@
 import type { Ladder, RunScript, Segment } from "../../api/types";
 import { FamilyGlyph } from "../../ui/marble";
+import { whereWord } from "../../words";
 import saidRun from "../../words/run.json";
 import { textsOf } from "../../words/texts";
 import { circuitOf, groupAt, roundAtStation, visitOf } from "./stations";
@@ -49,6 +50,9 @@ export function AtStations({
                   {ladder && <FamilyGlyph family={ladder.family} size={20} />}
                   {t("stations.station", { n: station + 1, name: ladder?.name ?? "" })}
                 </span>
+                {circuit.where?.[station] && (
+                  <span className="block text-mist">{whereWord(circuit.where?.[station])}</span>
+                )}
                 <span className="mt-1 block text-mist">
                   {t("stations.group", { n: group + 1, names: names.join(", ") })}
                 </span>

@@ -71,3 +71,25 @@ it("carries a station that needs a wall to the middle of another one", () => {
   // The middle of the wall is 3 m down, and the station reaches 2 m out from it: its own middle is 1 m off the end.
   expect(onPlace).toHaveBeenLastCalledWith("b", 6.5, 2);
 });
+
+it("says where to stand, what is out of sight from there, and where no floor is left for it", () => {
+  const drawn = (adult: CircuitPlan["adult"]) => {
+    const { container, unmount } = render(
+      <StationsRoom
+        place={loft}
+        circuit={{ stations: [], adult } as unknown as CircuitPlan}
+        plans={[]}
+        names={[]}
+        spaceName="Loft"
+      />,
+    );
+    const text = container.querySelector("figcaption")?.textContent;
+    unmount();
+    return text;
+  };
+  expect(drawn({ xM: 6.3, yM: 0.3, hidden: [] })).toBe(
+    "You: 6.3 m from the left, 0.3 m from the top. From there all stations are in sight.",
+  );
+  expect(drawn({ xM: 1, yM: 2, hidden: [1, 3] })).toMatch(/From there stations 2 and 4 are out of sight\.$/);
+  expect(drawn(null)).toBe("No floor is left for you to stand on: watch from a door.");
+});

@@ -1,4 +1,5 @@
 import type { ScriptCircuit, Segment, WallFace } from "../../api/types";
+import { whereWord } from "../../words";
 import { textsOf } from "../../words/texts";
 import saidWall from "../../words/wall.json";
 import { groupAt, roundAtStation, visitOf } from "../run/stations";
@@ -23,7 +24,11 @@ export function WallStations({ wall, segment, circuit }: { wall: WallFace; segme
             <span className="block">
               <span className="text-mist">
                 {segment.kind === "STATION_CHANGE"
-                  ? t("stations.group", { n: group + 1, station: station + 1 })
+                  ? t("stations.group", {
+                      n: group + 1,
+                      station: station + 1,
+                      where: whereWord(circuit.where?.[station]),
+                    })
                   : t("stations.at", { n: group + 1 })}
               </span>{" "}
               {(circuit.groups[group] ?? []).map((id) => wall.names[id] ?? "?").join(", ")}

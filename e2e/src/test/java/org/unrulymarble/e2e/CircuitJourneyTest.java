@@ -58,6 +58,9 @@ class CircuitJourneyTest {
         assertThat(browser.see("aside svg[role=group]").getDomAttribute("aria-label"))
                 .startsWith("Sail loft")
                 .contains("with 3 stations", "2 Ball round waist and knees: ");
+        assertThat(browser.see("aside figcaption").getText())
+                .containsPattern("1 Wall and back: \\d spots, .*free wall")
+                .containsPattern("You: .* from the top\\. From there all stations are in sight\\.");
 
         browser.choose("Rest at this station between rounds", "25 s rest here");
         browser.await(
@@ -95,6 +98,7 @@ class CircuitJourneyTest {
         browser.open("/plan/" + id + "/page");
         String page = browser.see("[data-testid=plan-page]").getText();
         assertThat(page).contains("Who is where, 0:55 each", "Station 3 of 3", "Visit 3");
+        assertThat(page).as("where station 1 is").containsPattern("1 Wall and back\\n.*free wall");
 
         browser.open("/plan/" + id);
         browser.press("Take apart");
@@ -135,7 +139,7 @@ class CircuitJourneyTest {
         browser.open(path);
         browser.seeText("2 Ball round waist and knees");
         assertThat(browser.see("main").getText()).contains("Group 1: Amaru").doesNotContain("Amaru T.");
-        browser.driver().close();
+        String wall = browser.driver().getWindowHandle();
         browser.driver().switchTo().window(hand);
 
         // On to the change: the numbers of the station that this screen looks after are asked for.
@@ -144,6 +148,12 @@ class CircuitJourneyTest {
             browser.keys(Keys.ARROW_RIGHT);
             return null;
         });
+        browser.driver().switchTo().window(wall);
+        browser.await(
+                "for the way to station 1",
+                d -> browser.see("main").getText().matches("(?s).*1 Wall and back\\s+Group 3: now .*free wall.*"));
+        browser.driver().close();
+        browser.driver().switchTo().window(hand);
         browser.seeText("Numbers still missing");
         assertThat(browser.see("form[aria-label='Collect the numbers']").getText())
                 .contains("2 Ball round waist and knees", "1 Wall and back, visit 1, round 1");

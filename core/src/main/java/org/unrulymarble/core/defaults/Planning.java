@@ -152,6 +152,7 @@ public record Planning(
      * @param effortLeap steps of effort between two neighbours
      * @param sideShare least share of handed work for either hand
      * @param wayFreeM floor that is kept free before doors, ways out and stairs
+     * @param quietApartM between a loud station and a quiet one
      * @param swingMarginM beyond the reach of a swing
      * @param ageYears age that is reckoned with where no birth year is known
      * @param spareEvery one spare ball for so many
@@ -177,12 +178,13 @@ public record Planning(
             Integer quietMost,
             Double movingShare,
             Double seesLittleMs,
-            Integer placesLeast) {
+            Integer placesLeast,
+            Double quietApartM) {
 
         /** Where a school's own file says nothing. */
         static final Thresholds USUAL = new Thresholds(
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null);
+                null, null);
 
         public Thresholds {
             waterActiveMin = waterActiveMin == null ? 20 : waterActiveMin;
@@ -203,6 +205,7 @@ public record Planning(
             movingShare = movingShare == null ? 1 / 3.0 : movingShare;
             seesLittleMs = seesLittleMs == null ? 3.0 : seesLittleMs;
             placesLeast = placesLeast == null ? 3 : placesLeast;
+            quietApartM = quietApartM == null ? 2.0 : quietApartM;
             new Checks()
                     .range("waterActiveMin", waterActiveMin, 1, 240)
                     .range("waterHeatActiveMin", waterHeatActiveMin, 1, 240)
@@ -222,6 +225,7 @@ public record Planning(
                     .range("movingShare", movingShare, 0, 1)
                     .range("seesLittleMs", seesLittleMs, 0, 60)
                     .range("placesLeast", placesLeast, 2, 60)
+                    .range("quietApartM", quietApartM, 0, 50)
                     .done();
         }
     }

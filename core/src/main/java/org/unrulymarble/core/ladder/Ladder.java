@@ -15,6 +15,7 @@ import org.unrulymarble.core.kit.KitKind;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Noise;
 import org.unrulymarble.core.place.Surface;
 
 /**

@@ -10,6 +10,7 @@ import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Stairs;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Noise;
 import org.unrulymarble.core.place.Surface;
 
 /**

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import org.unrulymarble.core.check.Checks;
+import org.unrulymarble.core.place.Noise;
 
 /** Finds ladders by what they are for and by words. */
 public final class Search {

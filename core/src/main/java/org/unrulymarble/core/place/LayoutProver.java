@@ -43,6 +43,9 @@ public interface LayoutProver {
         public static final Proof NONE = new Proof(List.of(), null);
     }
 
+    /** Two stations that are to lie farther apart than either asks. @param one place in the list, from 0; {@code other} likewise */
+    record Apart(int one, int other, double gapM) {}
+
     /** @param above only what is worth more on average is wanted */
-    Proof better(List<Station> stations, double above);
+    Proof better(List<Station> stations, List<Apart> apart, double above);
 }

@@ -6,11 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Several tasks in one room at the same time: a rectangle of spots for each, none on another, walls for those who need one, the floor before doors and
  * stairs free, and beyond whoever throws across the floor nobody up to the edge of the room. A search from corner to corner: what it finds is legal,
- * and whether it can be bettered is said.
+ * and whether it can be bettered is said. Where it costs no work, all are in the sight of an adult who stands among them, and loud ones lie off quiet ones.
  *
  * @param stations in the order of the question
  * @param share of a visit that a pupil works on average, 0 to 1
@@ -26,10 +27,14 @@ public record SideBySide(List<Station> stations, double share, double most) {
     /** So far off a wall a station that needs it is still meant to be at it. */
     private static final double TO_WALL_M = 0.8;
 
-    /** @param freeM floor that is kept free before a way through */
-    public record SideBySideAsk(Place place, List<StationAsk> stations, double freeM) {
+    /** @param freeM floor that is kept free before a way through @param quietApartM wanted between a loud station and a quiet one, where it costs no work */
+    public record SideBySideAsk(Place place, List<StationAsk> stations, double freeM, double quietApartM) {
         public SideBySideAsk {
             stations = List.copyOf(stations);
+        }
+
+        private SideBySideAsk with(List<StationAsk> others) {
+            return new SideBySideAsk(place, others, freeM, quietApartM);
         }
     }
 
@@ -50,7 +55,13 @@ public record SideBySide(List<Station> stations, double share, double most) {
             Integer mostSpots,
             Double markM,
             boolean windowsHurt,
-            Spots.Placed at) {}
+            Noise noise,
+            Spots.@Nullable Placed at) {
+
+        private StationAsk placed(Spots.@Nullable Placed there) {
+            return new StationAsk(footprint, crews, parts, rounds, mostSpots, markM, windowsHurt, noise, there);
+        }
+    }
 
     /** Why a station cannot be where it was to be put. */
     public enum Hindrance {
@@ -77,10 +88,9 @@ public record SideBySide(List<Station> stations, double share, double most) {
             Spots.Placed there = i == station
                     ? there(ask, station, at, xM, yM)
                     : new Spots.Placed(at.xM(), at.yM(), at.alongM(), at.acrossM());
-            stations.add(new StationAsk(
-                    s.footprint(), s.crews(), s.parts(), s.rounds(), s.mostSpots(), s.markM(), s.windowsHurt(), there));
+            stations.add(s.placed(there));
         }
-        return new SideBySideAsk(ask.place(), stations, ask.freeM());
+        return ask.with(stations);
     }
 
     /** What hinders a station that fits from being put there, the others staying where they are; empty for nothing. */
@@ -164,18 +174,9 @@ public record SideBySide(List<Station> stations, double share, double most) {
 
     /** Laid out anew, and bettered where a solver finds more; where it proves that there is no more, {@link #proven} says so. */
     public static SideBySide proven(SideBySideAsk ask, LayoutProver prover) {
-        List<StationAsk> free = ask.stations().stream()
-                .map(s -> new StationAsk(
-                        s.footprint(),
-                        s.crews(),
-                        s.parts(),
-                        s.rounds(),
-                        s.mostSpots(),
-                        s.markM(),
-                        s.windowsHurt(),
-                        null))
-                .toList();
-        return new LayoutProof(new SideBySideAsk(ask.place(), free, ask.freeM())).by(prover);
+        return new LayoutProof(ask.with(
+                        ask.stations().stream().map(s -> s.placed(null)).toList()))
+                .by(prover);
     }
 
     SideBySide within(double otherMost) {

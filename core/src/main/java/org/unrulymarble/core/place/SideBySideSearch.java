@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.check.Rounding;
@@ -26,13 +28,16 @@ final class SideBySideSearch {
     private static final int MOST_ASSIGNMENTS = 80;
     private static final int MOST_TRIES = 1500;
 
+    /** Loud and quiet lie so many times as far apart as is wanted, where that goes. */
+    private static final int FARTHER = 2;
+
     /** So many spots in so many rows, one way round. @param worth the share of the visit that a pupil works */
     record Level(int waves, int spots, double worth) {}
 
     private final SideBySideAsk ask;
-    private final double lengthM;
-    private final double widthM;
     private final StationFloor floor;
+    private final Corners corners;
+    private final Set<Noise> noises;
     private final StationShapes shapes;
 
     /** What one spot of each station takes of the floor. */
@@ -44,9 +49,9 @@ final class SideBySideSearch {
 
     SideBySideSearch(SideBySideAsk ask) {
         this.ask = ask;
-        this.lengthM = ask.place().size().lengthM();
-        this.widthM = ask.place().size().widthM();
-        this.floor = new StationFloor(ask);
+        this.floor = new StationFloor(ask, 0);
+        this.corners = new Corners(floor, ask.place().size());
+        this.noises = ask.stations().stream().map(StationAsk::noise).collect(Collectors.toSet());
         this.shapes = new StationShapes(ask.place());
         FloorShares each = new FloorShares(
                 ask.place(),
@@ -81,17 +86,60 @@ final class SideBySideSearch {
                     s.crews(),
                     s.markM(),
                     s.windowsHurt(),
+                    s.noise(),
                     s.at()));
         }
-        Question question = new Question(ask.place(), List.copyOf(spotted), ask.freeM());
+        Question question = new Question(ask.place(), List.copyOf(spotted), ask.freeM(), ask.quietApartM());
         Optional<List<Laid>> known = LAID.get(question);
         if (known != null) return known;
-        Laid[] laid = new Laid[levels.size()];
-        tries = 0;
         Optional<List<Laid>> found =
-                lay(order(), 0, levels, chosen, laid) ? Optional.of(List.of(laid)) : Optional.empty();
+                laid(levels, chosen, new Wish(corners, false, false)).map(first -> asWished(levels, chosen, first));
         LAID.put(question, found);
         return found;
+    }
+
+    /**
+     * What a layout should have besides room for all.
+     *
+     * @param corners on a floor with room between loud stations and quiet ones
+     * @param inSight whether an adult is to see all of them
+     * @param more whether it is more than has to be
+     */
+    private record Wish(Corners corners, boolean inSight, boolean more) {}
+
+    private Optional<List<Laid>> laid(List<List<Level>> levels, int[] chosen, Wish wish) {
+        Laid[] laid = new Laid[levels.size()];
+        tries = 0;
+        return lay(order(), 0, levels, chosen, laid, wish) ? Optional.of(List.of(laid)) : Optional.empty();
+    }
+
+    /** The same stations with the same spots where all are in sight and loud ones lie off quiet ones, farther where that goes; as they are where it does not. */
+    private List<Laid> asWished(List<List<Level>> levels, int[] chosen, List<Laid> first) {
+        boolean drowned = noises.contains(Noise.LOUD) && noises.contains(Noise.QUIET) && ask.quietApartM() > 0;
+        boolean hidden = !inSight(levels, chosen, first);
+        List<Wish> wishes = new ArrayList<>();
+        for (boolean inSight : hidden ? List.of(true, false) : List.of(true)) {
+            if (drowned)
+                for (int times = FARTHER; times > 0; times--)
+                    wishes.add(new Wish(corners(times * ask.quietApartM()), inSight, true));
+            if (hidden && inSight) wishes.add(new Wish(corners, true, true));
+        }
+        return wishes.stream()
+                .map(wish -> laid(levels, chosen, wish))
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElse(first);
+    }
+
+    private Corners corners(double quietApartM) {
+        return new Corners(new StationFloor(ask, quietApartM), ask.place().size());
+    }
+
+    private boolean inSight(List<List<Level>> levels, int[] chosen, List<Laid> laid) {
+        if (!AdultPlace.hides(ask.place())) return true;
+        List<Station> stations =
+                result(levels, chosen, laid.toArray(new Laid[0]), 0).stations();
+        return AdultPlace.of(ask, stations).filter(AdultPlace::all).isPresent();
     }
 
     /** A station with its number of spots. */
@@ -101,9 +149,10 @@ final class SideBySideSearch {
             int crews,
             @Nullable Double markM,
             boolean windowsHurt,
+            Noise noise,
             Spots.@Nullable Placed at) {}
 
-    private record Question(Place place, List<Spotted> stations, double freeM) {}
+    private record Question(Place place, List<Spotted> stations, double freeM, double quietApartM) {}
 
     // The same stations are asked for with other rounds, seconds and edits beside them, and mostly find no room.
     private static final int KEPT = 4_000;
@@ -214,23 +263,27 @@ final class SideBySideSearch {
                 .toList();
     }
 
-    private boolean lay(List<Integer> order, int n, List<List<Level>> levels, int[] chosen, Laid[] laid) {
-        if (n == order.size()) return true;
+    private boolean lay(List<Integer> order, int n, List<List<Level>> levels, int[] chosen, Laid[] laid, Wish wish) {
+        if (n == order.size()) return !wish.inSight() || inSight(levels, chosen, List.of(laid));
         int station = order.get(n);
         StationAsk s = ask.stations().get(station);
         List<Shape> all = shapes.of(s, levels.get(station).get(chosen[station]).spots());
+        boolean held = false;
         for (Shape shape : all) {
             Optional<Laid> put = put(s, shape, laid);
             if (put.isEmpty()) continue;
+            held = true;
             laid[station] = put.get();
-            if (lay(order, n + 1, levels, chosen, laid)) return true;
+            if (lay(order, n + 1, levels, chosen, laid, wish)) return true;
             laid[station] = null;
         }
+        // For a mere wish nothing is taken from where it was put.
+        if (held && wish.more()) return false;
         for (Shape shape : all)
-            for (Laid there : places(s, shape, laid)) {
+            for (Laid there : wish.corners().of(s, shape, laid)) {
                 if (++tries > MOST_TRIES) return false;
                 laid[station] = there;
-                if (lay(order, n + 1, levels, chosen, laid)) return true;
+                if (lay(order, n + 1, levels, chosen, laid, wish)) return true;
                 laid[station] = null;
             }
         return false;
@@ -290,7 +343,7 @@ final class SideBySideSearch {
                 StationAsk s = ask.stations().get(station);
                 chosen[station] = level;
                 for (Shape shape : shapes.of(s, own.get(level).spots())) {
-                    List<Laid> there = places(s, shape, laid);
+                    List<Laid> there = corners.of(s, shape, laid);
                     if (there.isEmpty()) continue;
                     laid[station] = there.get(0);
                     break;
@@ -344,52 +397,6 @@ final class SideBySideSearch {
                         laid.area().yM() + row * (s.spotAcrossM() + s.gapM()),
                         s.spotAlongM(),
                         s.spotAcrossM()));
-        return out;
-    }
-
-    /** Every corner that a shape may be pushed into: the room's, another's, and beside what is kept free. */
-    private List<Laid> places(StationAsk s, Shape shape, Laid[] laid) {
-        FreeWall wall = shape.wall();
-        List<Double> xs = corners(s, shape, laid, true);
-        List<Double> ys = corners(s, shape, laid, false);
-        if (wall != null) {
-            Spots.Placed first = new Spots.Placed(
-                    0,
-                    0,
-                    wall.alongLength() ? shape.alongM() : shape.acrossM(),
-                    wall.alongLength() ? shape.acrossM() : shape.alongM());
-            Area pinned = wall.inRoom(ask.place().size(), first);
-            if (wall.alongLength()) ys = List.of(pinned.yM());
-            else xs = List.of(pinned.xM());
-        }
-        List<Laid> out = new ArrayList<>();
-        for (double x : xs.stream().distinct().toList())
-            for (double y : ys.stream().distinct().toList()) {
-                if (floor.meetsOther(s, shape, x, y, laid)) continue;
-                Laid there = floor.at(s, shape, x, y);
-                if (floor.why(s, there, laid) == null) out.add(there);
-            }
-        return out;
-    }
-
-    /** Where a side of the shape may begin along the length or across it. */
-    private List<Double> corners(StationAsk s, Shape shape, Laid[] laid, boolean along) {
-        double gap = Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM());
-        double edge = s.footprint().edgeM();
-        FreeWall wall = shape.wall();
-        double size = along ? shape.alongM() : shape.acrossM();
-        double from = wall == null ? edge : wall.fromM() + edge;
-        double to = (wall != null ? wall.endM() : along ? lengthM : widthM) - edge - size;
-        List<Double> out = new ArrayList<>(List.of(from, to));
-        for (Laid l : laid)
-            if (l != null) {
-                double at = along ? l.area().xM() : l.area().yM();
-                double end = at + (along ? l.area().alongM() : l.area().acrossM());
-                out.add(end + Math.max(gap, l.gapM()));
-                out.add(at - Math.max(gap, l.gapM()) - size);
-            }
-        for (Area a : floor.keptFree()) out.add(along ? a.xM() + a.alongM() : a.yM() + a.acrossM());
-        out.removeIf(v -> v < from - 1e-9 || v > to + 1e-9);
         return out;
     }
 }

@@ -23,15 +23,18 @@ final class StationFloor {
     }
 
     /** A shape at its place, with the floor beyond it into which is thrown. */
-    record Laid(Shape shape, Area area, Area beyond, double gapM) {}
+    record Laid(Shape shape, Area area, Area beyond, double gapM, Noise noise) {}
 
     private final SideBySideAsk ask;
     private final double lengthM;
     private final double widthM;
     private final List<Area> keptFree;
+    private final double quietApartM;
 
-    StationFloor(SideBySideAsk ask) {
+    /** @param quietApartM between a loud station and a quiet one, 0 for no more than between others */
+    StationFloor(SideBySideAsk ask, double quietApartM) {
         this.ask = ask;
+        this.quietApartM = quietApartM;
         this.lengthM = ask.place().size().lengthM();
         this.widthM = ask.place().size().widthM();
         this.keptFree = keptFree(ask.place(), ask.freeM());
@@ -54,19 +57,27 @@ final class StationFloor {
         return new Laid(
                 shape,
                 area,
-                beyond(shape, area),
-                Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()));
+                shape.wall() != null || shape.way() == null
+                        ? null
+                        : beyond(shape.way(), area, ask.place().size()),
+                Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()),
+                s.noise());
+    }
+
+    /** Floor between a station and one that lies there. */
+    double gapM(StationAsk s, Laid other) {
+        double gap = Math.max(Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM()), other.gapM());
+        return s.noise().drowns(other.noise()) ? Math.max(gap, quietApartM) : gap;
     }
 
     /** Whether it would lie on another or too near to one: most places that are tried do. */
     boolean meetsOther(StationAsk s, Shape shape, double xM, double yM, Laid[] laid) {
-        double own = Math.max(SideBySide.LEAST_GAP_M, s.footprint().gapM());
         double along = shape.alongM();
         double across = shape.acrossM();
         for (Laid other : laid) {
             if (other == null) continue;
             Area o = other.area();
-            double gap = Math.max(own, other.gapM()) - Rounding.SLACK;
+            double gap = gapM(s, other) - Rounding.SLACK;
             if (xM + along + gap > o.xM()
                     && o.xM() + o.alongM() + gap > xM
                     && yM + across + gap > o.yM()
@@ -85,8 +96,7 @@ final class StationFloor {
         for (int i = 0; i < laid.length; i++) {
             Laid other = laid[i];
             if (other == null) continue;
-            double gap = Math.max(there.gapM(), other.gapM());
-            if (there.area().grown(gap).meets(other.area())) return new Why(Hindrance.STATION, i);
+            if (there.area().grown(gapM(s, other)).meets(other.area())) return new Why(Hindrance.STATION, i);
             if ((there.beyond() != null && there.beyond().meets(other.area()))
                     || (other.beyond() != null && other.beyond().meets(there.area())))
                 return new Why(Hindrance.THROWN_AT, i);
@@ -107,13 +117,12 @@ final class StationFloor {
                 || a.yM() + a.acrossM() > widthM - edge;
     }
 
-    /** The floor between whoever throws and the edge of the room; null at a wall and where nothing is thrown. */
-    private Area beyond(Shape shape, Area a) {
-        if (shape.wall() != null || shape.way() == null) return null;
-        return switch (shape.way()) {
-            case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), lengthM - a.xM() - a.alongM(), a.acrossM());
+    /** The floor between whoever throws across it and the edge of the room. */
+    static Area beyond(Way way, Area a, Space room) {
+        return switch (way) {
+            case RIGHT -> new Area(a.xM() + a.alongM(), a.yM(), room.lengthM() - a.xM() - a.alongM(), a.acrossM());
             case LEFT -> new Area(0, a.yM(), a.xM(), a.acrossM());
-            case BOTTOM -> new Area(a.xM(), a.yM() + a.acrossM(), a.alongM(), widthM - a.yM() - a.acrossM());
+            case BOTTOM -> new Area(a.xM(), a.yM() + a.acrossM(), a.alongM(), room.widthM() - a.yM() - a.acrossM());
             case TOP -> new Area(a.xM(), 0, a.alongM(), a.yM());
         };
     }

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.unrulymarble.core.clock.LessonClock;
+import org.unrulymarble.core.place.AdultPlace;
 import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.place.Whereabouts;
 
 /**
  * A circuit worked out.
@@ -15,6 +17,8 @@ import org.unrulymarble.core.place.Spots;
  * @param groups names of each group's pupils
  * @param stations in the order in which groups move on
  * @param share of a visit's rounds that a pupil works on average, 0 to 1; {@code most}: no layout in this room lets them work more
+ * @param quietApart whether loud stations lie off quiet ones, as far as is wanted
+ * @param adult where an adult stands who has an eye on all of them; null where no floor is left
  * @param timeToDrink whether one can drink on the way to the next station
  */
 public record CircuitPlan(
@@ -27,6 +31,8 @@ public record CircuitPlan(
         List<StationPlan> stations,
         double share,
         double most,
+        boolean quietApart,
+        @Nullable AdultPlace adult,
         boolean timeToDrink) {
 
     /** @param stationOf for each stage, the place of the station in the circuit, from 0 */
@@ -37,6 +43,7 @@ public record CircuitPlan(
      * @param spots likewise
      * @param way where whoever throws throws to, or null
      * @param reason why it does not fit, or null
+     * @param where in the room that is, as one would say it; null where it does not fit
      * @param rest between two of its rounds
      */
     public record StationPlan(
@@ -45,6 +52,7 @@ public record CircuitPlan(
             List<Spots.Placed> spots,
             SideBySide.@Nullable Way way,
             Spots.@Nullable Reason reason,
+            @Nullable Whereabouts where,
             StationRest rest) {}
 
     static List<CircuitPlan> all(Timeline time, Setting setting) {
@@ -56,7 +64,8 @@ public record CircuitPlan(
 
     private static CircuitPlan of(Timeline.Piece piece, LessonClock.BlockClock clock, Setting setting) {
         Circuit circuit = piece.circuit();
-        SideBySide beside = piece.blocks().get(0).station().beside();
+        Station any = piece.blocks().get(0).station();
+        SideBySide beside = any.beside();
         List<List<PlanPupil>> groups = circuit.groupsOf(setting);
         List<Group> named = new ArrayList<>();
         for (int g = 0; g < groups.size(); g++)
@@ -75,6 +84,8 @@ public record CircuitPlan(
                 piece.blocks().stream().map(p -> station(p, piece)).toList(),
                 beside.share(),
                 beside.most(),
+                any.drowned().isEmpty(),
+                any.adult().orElse(null),
                 circuit.timeToDrink());
     }
 
@@ -92,6 +103,7 @@ public record CircuitPlan(
                 at.spots(),
                 at.way(),
                 at.reason(),
+                p.station().where().get(p.station().number()),
                 StationRest.of(p, piece));
     }
 }

@@ -48,7 +48,8 @@ public final class ScriptWriter {
                         .mapToObj(visit -> IntStream.range(0, circuit.stations())
                                 .mapToObj(station -> circuit.groupAt(station, visit))
                                 .toList())
-                        .toList());
+                        .toList(),
+                piece.blocks().get(0).station().where());
     }
 
     private static RunScript.ScriptBlock block(Placed p, Setting setting) {

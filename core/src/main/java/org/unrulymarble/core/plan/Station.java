@@ -6,13 +6,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.ladder.Ladder;
 import org.unrulymarble.core.ladder.RefusedPlace;
 import org.unrulymarble.core.ladder.Rung;
+import org.unrulymarble.core.place.AdultPlace;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Layout;
+import org.unrulymarble.core.place.QuietApart;
 import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Spots;
+import org.unrulymarble.core.place.Whereabouts;
 
 /**
  * A block as a station of a circuit.
@@ -58,8 +62,8 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
     }
 
     private static SideBySide.SideBySideAsk among(List<SideBySide.StationAsk> asks, Setting setting) {
-        return new SideBySide.SideBySideAsk(
-                setting.place(), asks, setting.planning().thresholds().wayFreeM());
+        Planning.Thresholds thresholds = setting.planning().thresholds();
+        return new SideBySide.SideBySideAsk(setting.place(), asks, thresholds.wayFreeM(), thresholds.quietApartM());
     }
 
     /** Empty where one of its tasks is not known: that is told of the block. */
@@ -86,6 +90,7 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
                 block.mostSpots(),
                 Placed.markM(block),
                 ladder.get().refuses(RefusedPlace.WINDOW_AT_WALL),
+                ladder.get().noise(),
                 at));
     }
 
@@ -96,6 +101,31 @@ public record Station(Circuit circuit, int number, int pupils, SideBySide.SideBy
 
     public SideBySide.Station place() {
         return beside().stations().get(number);
+    }
+
+    /** Where in the room each of them lies; null for one that finds no room. */
+    public List<@Nullable Whereabouts> where() {
+        return Whereabouts.of(
+                ask.place(),
+                beside().stations().stream()
+                        .map(s -> s.fits() ? new Spots.Placed(s.xM(), s.yM(), s.alongM(), s.acrossM()) : null)
+                        .toList());
+    }
+
+    /** Where an adult stands who has an eye on all of them; empty where no floor is left. */
+    public Optional<AdultPlace> adult() {
+        return AdultPlace.of(ask, beside().stations());
+    }
+
+    /** Whether no adult sees it together with the others, since something stands in between. */
+    public boolean hidden() {
+        return AdultPlace.hides(ask.place())
+                && adult().map(AdultPlace::hidden).orElse(List.of()).contains(number);
+    }
+
+    /** Quiet stations of the circuit with a loud one too near. */
+    public List<QuietApart> drowned() {
+        return QuietApart.tooNear(ask, beside().stations());
     }
 
     /** As a block alone has it. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.unrulymarble.core.check.Fault;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.place.LayoutProver;
+import org.unrulymarble.core.place.QuietApart;
 import org.unrulymarble.core.place.SideBySide;
 
 /**
@@ -29,7 +30,10 @@ public record StationLayout(Lesson lesson, boolean better, double share, double 
                 .orElseThrow(() -> new Refused("circuitId", Fault.Rule.UNKNOWN, circuitId));
         SideBySide now = any.beside();
         SideBySide best = SideBySide.proven(any.ask(), prover);
-        if (best.share() <= now.share() + 1e-9)
+        boolean quieter = best.share() >= now.share() - 1e-9
+                && !any.drowned().isEmpty()
+                && QuietApart.tooNear(any.ask(), best.stations()).isEmpty();
+        if (best.share() <= now.share() + 1e-9 && !quieter)
             return new StationLayout(lesson, false, now.share(), Math.max(now.share(), best.most()));
         List<Circuit.At> places = new ArrayList<>();
         for (int i = 0; i < best.stations().size(); i++) {

@@ -1,6 +1,8 @@
 package org.unrulymarble.core.run;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +17,7 @@ import org.unrulymarble.core.ladder.Side;
 import org.unrulymarble.core.measure.CountInTime;
 import org.unrulymarble.core.measure.Measure;
 import org.unrulymarble.core.measure.Stairs;
+import org.unrulymarble.core.place.Whereabouts;
 
 /**
  * What a run plays: the lesson's segments, and for each block who does what in which turn. Fixed when the run begins, so that a
@@ -42,13 +45,20 @@ public record RunScript(List<Segment> segments, List<ScriptBlock> blocks, List<S
      * @param stations so many blocks, so many groups, so many visits of each
      * @param rounds of one visit
      * @param groups ids of pupils
+     * @param where in the room each station lies; none in runs from before that was kept, null for one that found no room
      * @param groupAt for each visit the number of the group, from 0, at each station
      */
     public record ScriptCircuit(
-            int firstBlock, int stations, int rounds, List<List<String>> groups, List<List<Integer>> groupAt) {
+            int firstBlock,
+            int stations,
+            int rounds,
+            List<List<String>> groups,
+            List<List<Integer>> groupAt,
+            List<@Nullable Whereabouts> where) {
         public ScriptCircuit {
             groups = groups.stream().map(List::copyOf).toList();
             groupAt = groupAt.stream().map(List::copyOf).toList();
+            where = where == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(where));
         }
     }
 

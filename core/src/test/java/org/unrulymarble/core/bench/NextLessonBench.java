@@ -9,6 +9,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.unrulymarble.core.place.Feature;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Noise;
 import org.unrulymarble.core.place.Place;
 import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Space;
@@ -73,9 +74,10 @@ public class NextLessonBench {
                         null,
                         null,
                         true,
+                        Noise.BOUNCE,
                         null))
                 .toList();
-        return SideBySide.of(new SideBySide.SideBySideAsk(doors, stations, 0.8));
+        return SideBySide.of(new SideBySide.SideBySideAsk(doors, stations, 0.8, 2));
     }
 
     @Benchmark

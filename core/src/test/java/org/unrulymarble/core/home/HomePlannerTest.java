@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.unrulymarble.core.kit.KitRole;
 import org.unrulymarble.core.ladder.Catalogue;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Noise;
+import org.unrulymarble.core.place.Noise;
 import org.unrulymarble.core.place.Space;
 import org.unrulymarble.core.place.Wall;
 import org.unrulymarble.core.plan.Adaptation;

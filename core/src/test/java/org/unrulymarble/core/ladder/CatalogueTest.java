@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.unrulymarble.core.kit.KitRole;
+import org.unrulymarble.core.place.Noise;
 
 /** That the catalogue holds all of the work, and that all of it can be found. */
 class CatalogueTest {

@@ -27,9 +27,10 @@ class FloorSharesTest {
                         null,
                         null,
                         false,
+                        Noise.BOUNCE,
                         null));
             Place place = room(space, room % 2 == 0 ? List.of() : List.of(door(random, space)));
-            SideBySide laid = SideBySide.of(new SideBySide.SideBySideAsk(place, stations, 1));
+            SideBySide laid = SideBySide.of(new SideBySide.SideBySideAsk(place, stations, 1, 2));
             double[] sum = new double[FloorShares.measures()];
             FloorShares shares = new FloorShares(
                     place,

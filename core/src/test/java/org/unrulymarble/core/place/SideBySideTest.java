@@ -21,6 +21,7 @@ import org.unrulymarble.core.place.SideBySide.Why;
 class SideBySideTest {
 
     private static final double FREE_M = 0.8;
+    private static final double APART_M = 2;
 
     private static Footprint floor(double lengthM, double widthM, boolean oneRow) {
         return new Footprint(lengthM, widthM, 0.4, 0.3, false, oneRow, null);
@@ -31,7 +32,20 @@ class SideBySideTest {
     }
 
     private static StationAsk ask(Footprint f, int crews, int parts, int rounds) {
-        return new StationAsk(f, crews, parts, rounds, null, null, true, null);
+        return new StationAsk(f, crews, parts, rounds, null, null, true, Noise.BOUNCE, null);
+    }
+
+    private static StationAsk loudOr(Noise noise, StationAsk s) {
+        return new StationAsk(
+                s.footprint(),
+                s.crews(),
+                s.parts(),
+                s.rounds(),
+                s.mostSpots(),
+                s.markM(),
+                s.windowsHurt(),
+                noise,
+                s.at());
     }
 
     private static Place room(double lengthM, double widthM, Wall wall, Feature... features) {
@@ -64,7 +78,7 @@ class SideBySideTest {
                                     2 + random.nextInt(5),
                                     1 + random.nextInt(2),
                                     4));
-        SideBySide found = SideBySide.of(new SideBySideAsk(place, asks, FREE_M));
+        SideBySide found = SideBySide.of(new SideBySideAsk(place, asks, FREE_M, APART_M));
 
         assertThat(found.share()).isBetween(0.0, found.most() + 1e-9);
         List<Area> kept = place.features().stream()
@@ -121,13 +135,13 @@ class SideBySideTest {
     @Test
     void all_at_once_where_there_is_room_and_in_turns_where_there_is_not() {
         List<StationAsk> two = List.of(ask(floor(1.0, 1.0, false), 6, 1, 4), ask(floor(1.0, 1.0, false), 6, 1, 4));
-        SideBySide wide = SideBySide.of(new SideBySideAsk(room(10, 6, null), two, FREE_M));
+        SideBySide wide = SideBySide.of(new SideBySideAsk(room(10, 6, null), two, FREE_M, APART_M));
         assertThat(wide.share()).isEqualTo(1.0);
         assertThat(wide.proven()).isTrue();
         assertThat(wide.stations()).extracting(s -> s.spots().size()).containsExactly(6, 6);
 
         // 4.0 x 2.4 m holds three by one and once more the same, not two by three twice.
-        SideBySide narrow = SideBySide.of(new SideBySideAsk(room(5, 3.1, null), two, FREE_M));
+        SideBySide narrow = SideBySide.of(new SideBySideAsk(room(5, 3.1, null), two, FREE_M, APART_M));
         assertThat(narrow.share()).isLessThan(1.0).isGreaterThan(0.4);
         assertThat(narrow.stations()).allMatch(Station::fits);
     }
@@ -135,7 +149,7 @@ class SideBySideTest {
     @Test
     void turns_that_do_not_go_into_the_rounds_are_worth_less() {
         StationAsk pairs = ask(floor(1.0, 1.0, false), 2, 2, 3);
-        SideBySide found = SideBySide.of(new SideBySideAsk(room(10, 6, null), List.of(pairs, pairs), FREE_M));
+        SideBySide found = SideBySide.of(new SideBySideAsk(room(10, 6, null), List.of(pairs, pairs), FREE_M, APART_M));
         // Of three rounds each works in one at least.
         assertThat(found.share()).isEqualTo(1 / 3.0);
     }
@@ -143,11 +157,11 @@ class SideBySideTest {
     @Test
     void what_finds_no_room_is_told_and_the_others_stay() {
         StationAsk big = ask(floor(3.0, 3.0, false), 1, 1, 2);
-        SideBySide found = SideBySide.of(new SideBySideAsk(room(5, 4, null), List.of(big, big), FREE_M));
+        SideBySide found = SideBySide.of(new SideBySideAsk(room(5, 4, null), List.of(big, big), FREE_M, APART_M));
         assertThat(found.stations()).extracting(Station::fits).containsExactly(true, false);
         assertThat(found.stations().get(1).reason()).isEqualTo(Spots.Reason.NO_ROOM_BESIDE);
         StationAsk wall = ask(atWall(2.0, 1.0), 1, 1, 2);
-        assertThat(SideBySide.of(new SideBySideAsk(room(5, 4, null), List.of(big, wall), FREE_M))
+        assertThat(SideBySide.of(new SideBySideAsk(room(5, 4, null), List.of(big, wall), FREE_M, APART_M))
                         .stations()
                         .get(1)
                         .reason())
@@ -158,8 +172,8 @@ class SideBySideTest {
     void a_wall_along_the_width_is_at_the_left() {
         Place store = room(12.5, 7.5, new Wall(7.5, 12.5));
         StationAsk wall = ask(atWall(2.6, 1.2), 4, 1, 2);
-        SideBySide found =
-                SideBySide.of(new SideBySideAsk(store, List.of(wall, ask(floor(1.0, 1.0, false), 4, 1, 2)), FREE_M));
+        SideBySide found = SideBySide.of(new SideBySideAsk(
+                store, List.of(wall, ask(floor(1.0, 1.0, false), 4, 1, 2)), FREE_M, APART_M));
         Station s = found.stations().get(0);
         assertThat(s.xM()).isZero();
         assertThat(s.way()).isEqualTo(Way.LEFT);
@@ -176,7 +190,8 @@ class SideBySideTest {
                         ask(atWall(2.6, 1.2), 2, 1, 2),
                         ask(floor(1.0, 1.0, false), 4, 1, 2),
                         ask(floor(3.0, 1.0, true), 1, 1, 2)),
-                FREE_M);
+                FREE_M,
+                APART_M);
         SideBySide before = SideBySide.of(ask);
         SideBySideAsk moved = SideBySide.moved(ask, 0, 6.0, 0);
         assertThat(SideBySide.hindrance(ask, 0, 6.0, 0)).isEmpty();
@@ -195,6 +210,46 @@ class SideBySideTest {
                         .filter(w -> w != null && w.hindrance() == Hindrance.THROWN_AT))
                 .as("somewhere its balls would fly at others")
                 .isNotEmpty();
+    }
+
+    @Test
+    void a_loud_station_lies_off_a_quiet_one_where_that_costs_no_work() {
+        StationAsk four = ask(floor(1.0, 1.0, false), 4, 1, 2);
+        List<StationAsk> alike = List.of(four, four, four);
+        List<StationAsk> drowned = List.of(loudOr(Noise.QUIET, four), four, loudOr(Noise.LOUD, four));
+        Place hall = room(12, 7, null);
+        SideBySideAsk wide = new SideBySideAsk(hall, drowned, FREE_M, APART_M);
+        assertThat(QuietApart.tooNear(
+                        wide,
+                        SideBySide.of(new SideBySideAsk(hall, alike, FREE_M, APART_M))
+                                .stations()))
+                .as("two alike lie side by side")
+                .isNotEmpty();
+        assertThat(QuietApart.nearerThan(2 * APART_M, wide, SideBySide.of(wide).stations()))
+                .isEmpty();
+        assertThat(SideBySide.of(wide).share()).isEqualTo(1);
+
+        List<StationAsk> two = List.of(drowned.get(0), drowned.get(2));
+        SideBySideAsk tight = new SideBySideAsk(room(6.5, 3.2, null), two, FREE_M, APART_M);
+        SideBySide laid = SideBySide.of(tight);
+        assertThat(laid.share()).isEqualTo(1);
+        assertThat(QuietApart.tooNear(tight, laid.stations()))
+                .singleElement()
+                .satisfies(near -> assertThat(near.gapM()).isBetween(0.4 - 1e-9, APART_M));
+    }
+
+    @Test
+    void what_a_teacher_put_beside_something_loud_stays_there() {
+        StationAsk four = ask(floor(1.0, 1.0, false), 4, 1, 2);
+        SideBySideAsk wide = new SideBySideAsk(
+                room(12, 7, null), List.of(loudOr(Noise.QUIET, four), loudOr(Noise.LOUD, four)), FREE_M, APART_M);
+        Station loud = SideBySide.of(wide).stations().get(1);
+        double besideM = loud.xM() > 6 ? loud.xM() - 3 : loud.xM() + loud.alongM() + 0.5;
+        assertThat(SideBySide.hindrance(wide, 0, besideM, loud.yM())).isEmpty();
+        Station put = SideBySide.of(SideBySide.moved(wide, 0, besideM, loud.yM()))
+                .stations()
+                .get(0);
+        assertThat(put.xM()).isEqualTo(besideM);
     }
 
     private static Why why(SideBySideAsk ask, int station, double xM, double yM) {

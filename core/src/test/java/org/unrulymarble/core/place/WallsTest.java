@@ -18,6 +18,7 @@ import org.unrulymarble.core.place.SideBySide.Way;
 class WallsTest {
 
     private static final double FREE_M = 0.8;
+    private static final double APART_M = 2;
     private static final Footprint SERVE = new Footprint(2.5, 1.5, 0.0, 0.0, true, true, null);
 
     private static Place room(double lengthM, double widthM, Wall first, FreeWall... others) {
@@ -59,8 +60,9 @@ class WallsTest {
     void the_only_free_wall_may_be_at_an_end() {
         Layout found = layout(room(9, 6, null, at(Edge.RIGHT, 0, 6, 3)), null, false);
         assertThat(found.atWalls()).containsExactly(new AtWall(Edge.RIGHT, 4));
-        StationAsk serve = new StationAsk(SERVE, 4, 1, 2, null, null, false, null);
-        assertThat(SideBySide.of(new SideBySideAsk(room(9, 6, null, at(Edge.RIGHT, 0, 6, 3)), List.of(serve), FREE_M))
+        StationAsk serve = new StationAsk(SERVE, 4, 1, 2, null, null, false, Noise.BOUNCE, null);
+        assertThat(SideBySide.of(new SideBySideAsk(
+                                room(9, 6, null, at(Edge.RIGHT, 0, 6, 3)), List.of(serve), FREE_M, APART_M))
                         .stations()
                         .get(0)
                         .way())
@@ -127,17 +129,17 @@ class WallsTest {
     @Test
     void tasks_are_at_different_walls_at_once_and_one_is_carried_to_another_wall() {
         Place place = room(6, 6, new Wall(6.0, 3.0), at(Edge.RIGHT, 2, 4, 3));
-        StationAsk wide =
-                new StationAsk(new Footprint(2.5, 1.4, 0.2, 0.0, true, true, null), 3, 1, 2, null, null, false, null);
-        StationAsk narrow =
-                new StationAsk(new Footprint(2.0, 1.4, 0.2, 0.0, true, true, null), 2, 1, 2, null, null, false, null);
-        SideBySideAsk ask = new SideBySideAsk(place, List.of(wide, narrow), FREE_M);
+        StationAsk wide = new StationAsk(
+                new Footprint(2.5, 1.4, 0.2, 0.0, true, true, null), 3, 1, 2, null, null, false, Noise.BOUNCE, null);
+        StationAsk narrow = new StationAsk(
+                new Footprint(2.0, 1.4, 0.2, 0.0, true, true, null), 2, 1, 2, null, null, false, Noise.BOUNCE, null);
+        SideBySideAsk ask = new SideBySideAsk(place, List.of(wide, narrow), FREE_M, APART_M);
         SideBySide found = SideBySide.of(ask);
         assertThat(found.stations()).extracting(SideBySide.Station::waves).containsExactly(1, 1);
         assertThat(found.stations()).extracting(SideBySide.Station::way).containsExactly(Way.TOP, Way.RIGHT);
 
         // Alone it goes to the first wall; let go near the other one it turns and lies right at it.
-        SideBySideAsk one = new SideBySideAsk(place, List.of(narrow), FREE_M);
+        SideBySideAsk one = new SideBySideAsk(place, List.of(narrow), FREE_M, APART_M);
         assertThat(SideBySide.of(one).stations().get(0).way()).isEqualTo(Way.TOP);
         assertThat(SideBySide.hindrance(one, 0, 3.4, 3.2)).isEmpty();
         SideBySide.Station carried =
@@ -152,8 +154,9 @@ class WallsTest {
     @Test
     void where_a_visit_is_too_short_for_all_a_station_still_has_the_spots_that_there_are() {
         Footprint deep = new Footprint(2.5, 1.5, 0.0, 0.0, true, true, null);
-        StationAsk pairs = new StationAsk(deep, 6, 2, 2, null, null, false, null);
-        SideBySide found = SideBySide.of(new SideBySideAsk(room(7, 6, new Wall(7.0, 3.0)), List.of(pairs), FREE_M));
+        StationAsk pairs = new StationAsk(deep, 6, 2, 2, null, null, false, Noise.BOUNCE, null);
+        SideBySide found =
+                SideBySide.of(new SideBySideAsk(room(7, 6, new Wall(7.0, 3.0)), List.of(pairs), FREE_M, APART_M));
         // Four fit, six crews of two parts need four turns, and a visit has two rounds.
         assertThat(found.share()).isZero();
         assertThat(found.stations().get(0).waves()).isEqualTo(2);

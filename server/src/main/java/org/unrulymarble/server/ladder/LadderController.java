@@ -9,9 +9,9 @@ import org.springframework.web.bind.annotation.RestController;
 import org.unrulymarble.core.ladder.Aspect;
 import org.unrulymarble.core.ladder.Family;
 import org.unrulymarble.core.ladder.Ladder;
-import org.unrulymarble.core.ladder.Noise;
 import org.unrulymarble.core.ladder.Search;
 import org.unrulymarble.core.place.Footprint;
+import org.unrulymarble.core.place.Noise;
 import org.unrulymarble.server.platform.NotFound;
 
 /** Looking into the catalogue. */

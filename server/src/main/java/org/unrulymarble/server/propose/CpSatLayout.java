@@ -40,9 +40,9 @@ class CpSatLayout implements LayoutProver {
     }
 
     @Override
-    public Proof better(List<Station> stations, double above) {
+    public Proof better(List<Station> stations, List<Apart> apart, double above) {
         if (!library.loaded()) return Proof.NONE;
-        Model model = new Model(stations);
+        Model model = new Model(stations, apart);
         long least = Math.round(above * stations.size() * WORTH) + 1;
         model.atLeast(least);
         CpSolver solver = new CpSolver();
@@ -62,6 +62,7 @@ class CpSatLayout implements LayoutProver {
 
         private final CpModel model = new CpModel();
         private final List<Station> stations;
+        private final List<Apart> apart;
         private final List<List<BoolVar>> chosen = new ArrayList<>();
         private final List<IntVar> xs = new ArrayList<>();
         private final List<IntVar> ys = new ArrayList<>();
@@ -69,8 +70,9 @@ class CpSatLayout implements LayoutProver {
         private final List<LinearExpr> acrosses = new ArrayList<>();
         private final LinearExprBuilder worth = LinearExpr.newBuilder();
 
-        Model(List<Station> stations) {
+        Model(List<Station> stations, List<Apart> apart) {
             this.stations = stations;
+            this.apart = apart;
             stations.forEach(this::station);
             for (int i = 0; i < stations.size(); i++) for (int j = i + 1; j < stations.size(); j++) pair(i, j);
             noOverlap();
@@ -133,7 +135,11 @@ class CpSatLayout implements LayoutProver {
         }
 
         private void pair(int i, int j) {
-            long gap = up(Math.max(stations.get(i).apartM(), stations.get(j).apartM()));
+            double own = Math.max(stations.get(i).apartM(), stations.get(j).apartM());
+            long gap = up(apart.stream()
+                    .filter(a -> Math.min(a.one(), a.other()) == i && Math.max(a.one(), a.other()) == j)
+                    .mapToDouble(Apart::gapM)
+                    .reduce(own, Math::max));
             BoolVar left = beside("left", i, j, true, gap);
             BoolVar right = beside("right", j, i, true, gap);
             BoolVar above = beside("above", i, j, false, gap);

@@ -3,15 +3,21 @@ package org.unrulymarble.core.plan.findings;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import org.unrulymarble.core.place.AdultPlace;
+import org.unrulymarble.core.place.Noise;
+import org.unrulymarble.core.place.QuietApart;
 import org.unrulymarble.core.place.Spots;
 import org.unrulymarble.core.plan.Circuit;
+import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Placed;
+import org.unrulymarble.core.plan.Station;
 import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.findings.Finding.Code;
 import org.unrulymarble.core.plan.findings.Finding.Mend;
 import org.unrulymarble.core.plan.findings.Found.Change;
 
-/** Stations at which somebody of a group would never have a turn, or others more turns. */
+/** Stations at which somebody of a group would never have a turn, or others more turns; a quiet one beside a loud one; one that no adult sees with the others. */
 final class CircuitChecks {
 
     private static final int LONGEST_ROUND_SEC = 600;
@@ -20,7 +26,57 @@ final class CircuitChecks {
 
     static void look(View view, List<Found> out) {
         for (Placed p : view.tasks())
-            if (p.station() != null && p.station().place().fits()) turns(p, view, out);
+            if (p.station() != null && p.station().place().fits()) {
+                turns(p, view, out);
+                drowned(p, view, out);
+                hidden(p, view, out);
+            }
+    }
+
+    private static void drowned(Placed p, View view, List<Found> out) {
+        Station station = p.station();
+        for (QuietApart near : station.drowned()) {
+            if (near.loud() != station.number()) continue;
+            Mends mends = new Mends(view);
+            out.add(Found.mind(Code.LOUD_BESIDE_QUIET)
+                    .at(p)
+                    .about(station.circuit().stationIds().get(near.quiet()))
+                    .figure("other", near.quiet() + 1)
+                    .figure("haveM", near.gapM())
+                    .beyond("quietApartM", view.thresholds().quietApartM())
+                    .mend(mends.first(
+                            () -> laidAnew(station, view, now -> now.drowned().isEmpty()),
+                            () -> mends.otherTask(p, kin -> kin.ladder().noise() != Noise.LOUD)))
+                    .done());
+        }
+    }
+
+    private static void hidden(Placed p, View view, List<Found> out) {
+        Station station = p.station();
+        if (!station.hidden()) return;
+        Mends mends = new Mends(view);
+        out.add(Found.mind(Code.STATION_OUT_OF_SIGHT)
+                .at(p)
+                .figure("station", station.number() + 1)
+                .school(Finding.School.SAFETY)
+                .mend(mends.first(
+                        () -> laidAnew(
+                                station,
+                                view,
+                                now -> now.adult().filter(AdultPlace::all).isPresent()),
+                        () -> Optional.of(apart(station))))
+                .done());
+    }
+
+    /** All stations laid out anew, where that is better. */
+    private static Optional<Change> laidAnew(Station station, View view, Predicate<Station> better) {
+        if (station.circuit().places().isEmpty()) return Optional.empty();
+        CircuitEdit.LayOut edit = new CircuitEdit.LayOut(station.circuit().id());
+        Lesson after = edit.on(view.lesson(), view.setting());
+        Station now = Station.of(after, view.setting())
+                .get(station.circuit().stationIds().get(station.number()));
+        if (now == null || !better.test(now)) return Optional.empty();
+        return Optional.of(Change.of(Mend.Kind.LAY_OUT, Map.of(), edit));
     }
 
     private static void turns(Placed p, View view, List<Found> out) {
@@ -55,9 +111,13 @@ final class CircuitChecks {
     /** One after the other, where there is no room beside each other. */
     static Optional<Change> takeApart(Placed p, Spots.Reason reason) {
         if (reason != Spots.Reason.NO_ROOM_BESIDE) return Optional.empty();
-        return Optional.of(Change.of(
+        return Optional.of(apart(p.station()));
+    }
+
+    private static Change apart(Station station) {
+        return Change.of(
                 Mend.Kind.TAKE_APART,
                 Map.of(),
-                new CircuitEdit.TakeApart(p.station().circuit().id())));
+                new CircuitEdit.TakeApart(station.circuit().id()));
     }
 }

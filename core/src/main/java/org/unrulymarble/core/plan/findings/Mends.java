@@ -147,8 +147,12 @@ final class Mends {
 
     /** The nearest of kin that is sound here. */
     Optional<Change> otherTask(Placed p) {
+        return otherTask(p, kin -> true);
+    }
+
+    Optional<Change> otherTask(Placed p, Predicate<Kin> wish) {
         if (!view.mayLeaveTheTask()) return Optional.empty();
-        return Kin.of(view, p)
+        return Kin.of(view, p, wish)
                 .map(kin -> Change.of(
                         Mend.Kind.OTHER_TASK,
                         Map.of(

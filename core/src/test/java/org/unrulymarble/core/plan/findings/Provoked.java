@@ -86,6 +86,14 @@ final class Provoked {
                 new Pair(
                         new Plan(circuit(1, wall, dribble), setting(World.LOFT, 12)),
                         new Plan(circuit(2, wall, dribble), setting(World.LOFT, 12)));
+            case LOUD_BESIDE_QUIET ->
+                new Pair(
+                        new Plan(circuit(1, dribble, taps), setting(World.place(4.0, 2.4, 2.6, null, Surface.WOOD), 4)),
+                        new Plan(circuit(1, dribble, taps), setting(World.LOFT, 4)));
+            case STATION_OUT_OF_SIGHT ->
+                new Pair(
+                        new Plan(circuit(1, taps, taps), setting(screened(5.0), 24)),
+                        new Plan(circuit(1, taps, taps), setting(screened(1.0), 24)));
             case WAVES_MANY ->
                 new Pair(plan(World.place(3.0, 3.0, 2.4, null, Surface.WOOD), taps, 80), plan(World.LOFT, taps, 24));
             case SURFACE -> in(dribble, World.CLASSROOM, World.LOFT);
@@ -346,6 +354,16 @@ final class Provoked {
 
     private static Place byCars(Place p) {
         return new Place(p.size(), p.surface(), null, null, null, null, true, null, null, List.of());
+    }
+
+    /** Something stands out from the long wall in the middle. */
+    static Place screened(double deepM) {
+        Place bare = World.place(6, 5.2, 2.6, null, Surface.WOOD);
+        return Place.of(
+                bare.size(),
+                bare.surface(),
+                null,
+                new Feature(Feature.Kind.OBSTACLE, Feature.Edge.TOP, 2.85, 0.3, deepM));
     }
 
     static Lesson circuit(int rounds, Block... stations) {
