@@ -7,6 +7,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.unrulymarble.server.platform.QuietThread;
 
 /** The solver's native library. Where it cannot be loaded, lessons are proposed and laid out without proof. */
 @Component
@@ -19,10 +20,7 @@ class SolverLibrary {
 
     @EventListener(ApplicationReadyEvent.class)
     void load() {
-        Thread thread = new Thread(this::loadNow, "solver-load");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        thread.start();
+        QuietThread.of("solver-load", this::loadNow).start();
     }
 
     private void loadNow() {
