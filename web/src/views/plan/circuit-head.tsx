@@ -42,7 +42,7 @@ export function CircuitHead({
   onDown?: () => void;
 }) {
   const [grouping, setGrouping] = useState(false);
-  const better = useLayBetter(circuit, (laid) => onChange(laid, `lay better ${Date.now()}`));
+  const better = useLayBetter(circuit, plan?.quietApart ?? true, (laid) => onChange(laid, `lay better ${Date.now()}`));
   const best = plan && plan.share >= plan.most - 1e-9;
   const n = circuit.stationIds.length;
   const sizes = plan?.groups.map((g) => g.names.length) ?? [];
@@ -71,7 +71,7 @@ export function CircuitHead({
       {plan && (
         <p className="mt-1 text-[0.95rem] text-soft">
           {t("circuit.about", { groups: n, sizes: spread(sizes) })}{" "}
-          {t("circuit.working", { share: percent(plan.share) })}{" "}
+          {t("circuit.working", { share: percent(plan.share) })} {plan.quietApart ? "" : t("circuit.nearLoud")}{" "}
           {best ? t("circuit.best") : !better.proven && t("circuit.atMost", { share: percent(plan.most) })}{" "}
           {plan.timeToDrink && t("circuit.drink")} <span role="status">{better.said}</span>
         </p>

@@ -9,7 +9,7 @@ import { LessonOnPage } from "./on-page";
 const t = texts("plan");
 
 /** Looks for a better layout of a circuit's stations, or proves that there is none. What is told holds until the lesson changes. */
-export function useLayBetter(circuit: Circuit, onLaid: (circuit: Circuit) => void) {
+export function useLayBetter(circuit: Circuit, quietApart: boolean, onLaid: (circuit: Circuit) => void) {
   const page = useContext(LessonOnPage);
   const asked = useMutation<{ of: Lesson; laid: StationLayout }, Problem, { id: string; lesson: Lesson }>({
     mutationFn: async ({ id, lesson }) => ({
@@ -35,9 +35,11 @@ export function useLayBetter(circuit: Circuit, onLaid: (circuit: Circuit) => voi
       : asked.error
         ? asked.error.detail
         : told && !told.better
-          ? told.share >= told.most - 1e-9
-            ? t("circuit.proven")
-            : t("circuit.noneFound", { share: percent(told.most) })
+          ? !quietApart
+            ? t("circuit.stillNear")
+            : told.share >= told.most - 1e-9
+              ? t("circuit.proven")
+              : t("circuit.noneFound", { share: percent(told.most) })
           : asked.data?.laid.better
             ? t("circuit.laidBetter", { share: percent(asked.data.laid.share) })
             : "",

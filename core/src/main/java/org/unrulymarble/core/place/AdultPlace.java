@@ -25,6 +25,8 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
 
     private static final double STEP_M = 0.5;
 
+    private static final double CM_PER_M = 100;
+
     /** No more places than that are looked at along a side of the room. */
     private static final int MOST_STEPS = 40;
 
@@ -50,7 +52,11 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
                         .thenComparing(Seen::onTheWay)
                         .thenComparing(Seen::behind)
                         .thenComparingDouble(Seen::farthestM))
-                .map(s -> new AdultPlace(s.xM(), s.yM(), s.hidden()));
+                .map(s -> new AdultPlace(toCm(s.xM()), toCm(s.yM()), s.hidden()));
+    }
+
+    private static double toCm(double m) {
+        return Math.round(m * CM_PER_M) / CM_PER_M;
     }
 
     /** Whether there is anything that could hide a station. */

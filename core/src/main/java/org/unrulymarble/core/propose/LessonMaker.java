@@ -43,6 +43,9 @@ final class LessonMaker {
 
     private static final double WORTH_MORE_OF_THE_SAME = 0.02;
 
+    /** A loud station beside a quiet one costs as much as a minute in which each waits. */
+    private static final double DROWNED_COSTS = 2;
+
     private final Lesson lesson;
     private final Setting setting;
     private final Answer proposer;
@@ -182,28 +185,46 @@ final class LessonMaker {
                     alone, aloneTakes, null, () -> new Most(gap(found.bound(), found.value(), gives), null)));
 
         double gain = wishes.wish() == Wish.MORE_MOVING ? 1 : LEAST_GAIN * SEC_PER_MIN * lesson.minutes();
-        Beside.Laid laid = null;
-        Chosen best = alone;
-        long moves = aloneTakes.movingSecPerPupil() + (long) Math.ceil(gain);
-        for (Beside.Laid next : new Beside(ask, lesson, setting, fitting, wishes.wish())
-                .better(picks(found, fitting), found.value()).stream()
-                        .limit(wishes.wish() == Wish.MORE_MOVING ? MOST_LAID_MOVING : MOST_LAID)
-                        .toList()) {
-            Chosen c = chosen(fitting, next.singles(), next);
-            long movesThen = Minutes.of(c.lesson(), setting).movingSecPerPupil();
-            if (movesThen < moves || !sound(c)) continue;
-            laid = next;
-            best = c;
-            // The best that is sound; where all are to move, of the best few the one that moves them most.
-            if (wishes.wish() != Wish.MORE_MOVING) break;
-            moves = movesThen + 1;
-        }
-        Beside.Laid winner = laid;
+        WithStations with = withStations(
+                wishes.wish() == Wish.MORE_MOVING,
+                new Beside(ask, lesson, setting, fitting, wishes.wish()).better(picks(found, fitting), found.value()),
+                fitting,
+                aloneTakes.movingSecPerPupil() + (long) Math.ceil(gain));
         return Optional.of(new Made(
-                best,
-                laid == null ? aloneTakes : Minutes.of(best.lesson(), setting),
-                laid == null ? null : aloneTakes,
-                () -> most(answered, wishes, gives, winner)));
+                with == null ? alone : with.chosen(),
+                with == null ? aloneTakes : Minutes.of(with.chosen().lesson(), setting),
+                with == null ? null : aloneTakes,
+                () -> most(answered, wishes, gives, with == null ? null : with.laid())));
+    }
+
+    /** A lesson with stations that is sound. */
+    private record WithStations(Beside.Laid laid, Chosen chosen, long movingSec) {
+        boolean quietApart() {
+            return laid.plan().circuits().get(0).quietApart();
+        }
+
+        /** Where all are to move, what moves them more; else what is worth as much, or nearly, and has no loud station beside a quiet one. */
+        boolean before(WithStations other, boolean moving) {
+            boolean quieter = quietApart() && !other.quietApart();
+            if (moving) return movingSec > other.movingSec || (movingSec == other.movingSec && quieter);
+            return quieter && laid.value() >= other.laid.value() - DROWNED_COSTS;
+        }
+    }
+
+    /** @param better the best first @param leastMovingSec of each pupil */
+    private @Nullable WithStations withStations(
+            boolean moving, List<Beside.Laid> better, List<Task> fitting, long leastMovingSec) {
+        WithStations best = null;
+        for (Beside.Laid next : better.subList(0, Math.min(better.size(), moving ? MOST_LAID_MOVING : MOST_LAID))) {
+            Chosen chosen = chosen(fitting, next.singles(), next);
+            WithStations with = new WithStations(
+                    next, chosen, Minutes.of(chosen.lesson(), setting).movingSecPerPupil());
+            if (with.movingSec() < leastMovingSec || (best != null && !with.before(best, moving)) || !sound(chosen))
+                continue;
+            best = with;
+            if (!moving && best.quietApart()) break;
+        }
+        return best;
     }
 
     /** How good it could be: proven last, of the lesson that is told. */

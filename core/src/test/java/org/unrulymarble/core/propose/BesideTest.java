@@ -71,6 +71,17 @@ class BesideTest {
     }
 
     @Test
+    void of_lessons_that_are_worth_about_as_much_one_without_a_loud_station_beside_a_quiet_one() {
+        Setting setting = World.setting(World.LOFT, 18);
+        NextLesson found = beside(setting, 40, Wish.AS_USUAL, List.of());
+        // The one that is worth most by less than a minute's waiting has one.
+        assertThat(LessonPlan.of(found.lesson(), setting).circuits())
+                .singleElement()
+                .satisfies(c -> assertThat(c.quietApart()).isTrue());
+        assertThat(found.minutes().movingShare()).isGreaterThanOrEqualTo(0.6);
+    }
+
+    @Test
     void a_room_where_nearly_all_would_wait_gets_no_lesson() {
         assertThat(beside(World.setting(World.HOME, 24), 60, Wish.AS_USUAL, List.of())
                         .lesson())
