@@ -30,29 +30,65 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
     /** No more places than that are looked at along a side of the room. */
     private static final int MOST_STEPS = 40;
 
-    /** A place with what is seen from there. */
-    private record Seen(
-            double xM, double yM, List<Integer> hidden, boolean onTheWay, boolean behind, double farthestM) {}
+    /** A place to stand. @param onTheWay before a door, a way out or stairs */
+    private record Stand(double xM, double yM, boolean onTheWay, double farthestM) {}
 
     /** Empty where no floor is left to stand on. */
     public static Optional<AdultPlace> of(SideBySideAsk ask, List<Station> stations) {
-        List<Area> taken = taken(ask, stations);
         List<Area> hiding = hiding(ask.place());
+        Stand best = null;
+        List<Integer> fewest = List.of();
+        boolean behind = true;
+        // The nearest first: mostly one of the first has all in front.
+        for (Stand stand : stands(ask, stations, hiding)) {
+            List<Integer> hidden = hidden(stand, stations, hiding);
+            if (best != null && hidden.size() > fewest.size()) continue;
+            boolean fewer = best == null || hidden.size() < fewest.size();
+            boolean someBehind = !withinHalfATurn(stand, stations);
+            if (!fewer && (stand.onTheWay() != best.onTheWay() || someBehind || !behind)) continue;
+            best = stand;
+            fewest = hidden;
+            behind = someBehind;
+            if (hidden.isEmpty() && !someBehind && !stand.onTheWay()) break;
+        }
+        return best == null ? Optional.empty() : Optional.of(new AdultPlace(toCm(best.xM()), toCm(best.yM()), fewest));
+    }
+
+    /** Those off the ways first, and of these the one first from which the farthest spot is nearest. */
+    private static List<Stand> stands(SideBySideAsk ask, List<Station> stations, List<Area> hiding) {
+        List<Area> taken = taken(ask, stations);
+        taken.addAll(hiding);
         List<Area> ways = StationFloor.keptFree(ask.place(), ask.freeM());
-        List<Seen> free = new ArrayList<>();
+        List<Stand> out = new ArrayList<>();
         Space room = ask.place().size();
         for (double x : steps(room.lengthM()))
             for (double y : steps(room.widthM())) {
-                Area stand = new Area(x - ROUND_M, y - ROUND_M, 2 * ROUND_M, 2 * ROUND_M);
-                if (taken.stream().anyMatch(stand::meets) || hiding.stream().anyMatch(stand::meets)) continue;
-                free.add(seen(x, y, ways.stream().anyMatch(stand::meets), stations, hiding));
+                Area on = new Area(x - ROUND_M, y - ROUND_M, 2 * ROUND_M, 2 * ROUND_M);
+                if (meetsAny(on, taken)) continue;
+                out.add(new Stand(x, y, meetsAny(on, ways), farthestM(x, y, stations)));
             }
-        return free.stream()
-                .min(Comparator.comparingInt((Seen s) -> s.hidden().size())
-                        .thenComparing(Seen::onTheWay)
-                        .thenComparing(Seen::behind)
-                        .thenComparingDouble(Seen::farthestM))
-                .map(s -> new AdultPlace(toCm(s.xM()), toCm(s.yM()), s.hidden()));
+        out.sort(Comparator.comparing(Stand::onTheWay).thenComparingDouble(Stand::farthestM));
+        return out;
+    }
+
+    private static boolean meetsAny(Area area, List<Area> others) {
+        for (Area o : others) if (area.meets(o)) return true;
+        return false;
+    }
+
+    private static double farthestM(double x, double y, List<Station> stations) {
+        double farthest = 0;
+        for (Station s : stations)
+            for (Spots.Placed p : s.spots()) farthest = Math.max(farthest, Math.hypot(midX(p) - x, midY(p) - y));
+        return farthest;
+    }
+
+    private static double midX(Spots.Placed p) {
+        return p.xM() + p.alongM() / 2;
+    }
+
+    private static double midY(Spots.Placed p) {
+        return p.yM() + p.acrossM() / 2;
     }
 
     private static double toCm(double m) {
@@ -98,22 +134,13 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
                 .toList();
     }
 
-    private static Seen seen(double x, double y, boolean onTheWay, List<Station> stations, List<Area> hiding) {
-        List<Integer> hidden = new ArrayList<>();
-        List<Double> towards = new ArrayList<>();
-        double farthest = 0;
-        for (int i = 0; i < stations.size(); i++) {
-            boolean seen = true;
-            for (Spots.Placed spot : stations.get(i).spots()) {
-                double toX = spot.xM() + spot.alongM() / 2;
-                double toY = spot.yM() + spot.acrossM() / 2;
-                if (hiding.stream().anyMatch(h -> between(h, x, y, toX, toY))) seen = false;
-                towards.add(Math.atan2(toY - y, toX - x));
-                farthest = Math.max(farthest, Math.hypot(toX - x, toY - y));
-            }
-            if (!seen) hidden.add(i);
-        }
-        return new Seen(x, y, hidden, onTheWay, !withinHalfATurn(towards), farthest);
+    private static List<Integer> hidden(Stand from, List<Station> stations, List<Area> hiding) {
+        List<Integer> out = new ArrayList<>();
+        for (int i = 0; i < stations.size() && !hiding.isEmpty(); i++)
+            if (stations.get(i).spots().stream()
+                    .anyMatch(p -> hiding.stream().anyMatch(h -> between(h, from.xM(), from.yM(), midX(p), midY(p)))))
+                out.add(i);
+        return out;
     }
 
     private static boolean between(Area a, double x, double y, double toX, double toY) {
@@ -122,13 +149,31 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
                 .intersectsLine(x, y, toX, toY);
     }
 
-    /** Whether somewhere between two neighbours half of the round is empty. */
-    private static boolean withinHalfATurn(List<Double> towards) {
-        List<Double> round = towards.stream().sorted().toList();
-        for (int i = 0; i < round.size(); i++) {
-            double next = i + 1 < round.size() ? round.get(i + 1) : round.get(0) + 2 * Math.PI;
-            if (next - round.get(i) >= Math.PI - Rounding.SLACK) return true;
-        }
-        return round.isEmpty();
+    /** Whether who stands there has all spots before them: grows a cone from the first spot's direction until one lies outside of every half turn. */
+    private static boolean withinHalfATurn(Stand from, List<Station> stations) {
+        double rightX = 0;
+        double rightY = 0;
+        double leftX = 0;
+        double leftY = 0;
+        boolean any = false;
+        for (Station s : stations)
+            for (Spots.Placed p : s.spots()) {
+                double x = midX(p) - from.xM();
+                double y = midY(p) - from.yM();
+                boolean leftOfRight = rightX * y - rightY * x >= 0;
+                double toLeft = x * leftY - y * leftX;
+                boolean rightOfLeft = toLeft > 0 || (toLeft == 0 && x * leftX + y * leftY > 0);
+                if (any && !leftOfRight && !rightOfLeft) return false;
+                if (!any || !rightOfLeft) {
+                    leftX = x;
+                    leftY = y;
+                }
+                if (!any || !leftOfRight) {
+                    rightX = x;
+                    rightY = y;
+                }
+                any = true;
+            }
+        return true;
     }
 }

@@ -68,6 +68,19 @@ class AdultPlaceTest {
     }
 
     @Test
+    void nobody_behind_though_the_middle_would_be_nearer() {
+        List<StationAsk> corners = List.of(at(0, 0), at(9, 0), at(9, 5), at(0, 5));
+        AdultPlace adult = adult(ask(corners)).orElseThrow();
+        double[] towards = corners.stream()
+                .mapToDouble(c -> Math.atan2(c.at().yM() + 0.5 - adult.yM(), c.at().xM() + 0.5 - adult.xM()))
+                .sorted()
+                .toArray();
+        double widest = 2 * Math.PI + towards[0] - towards[towards.length - 1];
+        for (int i = 1; i < towards.length; i++) widest = Math.max(widest, towards[i] - towards[i - 1]);
+        assertThat(widest).as("empty round of %s", adult).isGreaterThanOrEqualTo(Math.PI - 1e-6);
+    }
+
+    @Test
     void what_stands_in_the_room_hides_a_station_that_was_put_behind_it_and_none_that_is_laid_out() {
         Feature[] shelves = {standing(Edge.LEFT, 1.2, 4), standing(Edge.RIGHT, 4.3, 4)};
         SideBySideAsk behind = ask(List.of(at(0, 0), at(9, 5)), shelves);
