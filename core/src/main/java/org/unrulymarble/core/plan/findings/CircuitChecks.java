@@ -38,10 +38,11 @@ final class CircuitChecks {
         for (QuietApart near : station.drowned()) {
             if (near.loud() != station.number()) continue;
             Mends mends = new Mends(view);
+            String quiet = station.circuit().stationIds().get(near.quiet());
             out.add(Found.mind(Code.LOUD_BESIDE_QUIET)
                     .at(p)
-                    .about(station.circuit().stationIds().get(near.quiet()))
-                    .figure("other", near.quiet() + 1)
+                    .about(quiet)
+                    .figure("task", nameOf(quiet, view))
                     .figure("haveM", near.gapM())
                     .beyond("quietApartM", view.thresholds().quietApartM())
                     .mend(mends.first(
@@ -49,6 +50,14 @@ final class CircuitChecks {
                             () -> mends.otherTask(p, kin -> kin.ladder().noise() != Noise.LOUD)))
                     .done());
         }
+    }
+
+    private static String nameOf(String stationId, View view) {
+        return view.tasks().stream()
+                .filter(t -> t.block().id().equals(stationId))
+                .map(t -> t.ladder().name())
+                .findFirst()
+                .orElse("");
     }
 
     private static void hidden(Placed p, View view, List<Found> out) {
