@@ -4,11 +4,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ThreadFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Service;
 import org.unrulymarble.core.defaults.Planning;
 import org.unrulymarble.core.kit.Kit;
@@ -28,6 +25,7 @@ import org.unrulymarble.core.propose.Proposer;
 import org.unrulymarble.core.record.Standings;
 import org.unrulymarble.core.rehearse.Rehearsal;
 import org.unrulymarble.server.platform.LongWork;
+import org.unrulymarble.server.platform.OwnThread;
 
 /** Proposes lessons and rehearses them, outside any transaction and away from the threads that take taps. */
 @Service
@@ -56,7 +54,7 @@ public class LessonProposals {
     private final Planning planning;
 
     /** A first answer is wanted in half a second: it waits for no long work, and gives way to nobody. */
-    private final ExecutorService first = Executors.newSingleThreadExecutor(firstThread());
+    private final ExecutorService first = OwnThread.named("proposals-first");
 
     LessonProposals(
             LessonService lessons, Proposer proposer, LongWork longWork, LayoutProver layouts, Planning planning) {
@@ -65,12 +63,6 @@ public class LessonProposals {
         this.longWork = longWork;
         this.layouts = layouts;
         this.planning = planning;
-    }
-
-    private static ThreadFactory firstThread() {
-        CustomizableThreadFactory threads = new CustomizableThreadFactory("proposals-first-");
-        threads.setDaemon(true);
-        return threads;
     }
 
     /** The first teacher who asks is not to wait for what a machine learns by doing it: some lessons are proposed to nobody once the server is up. */

@@ -9,7 +9,7 @@ import org.springframework.boot.availability.ReadinessState;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.unrulymarble.server.platform.QuietThread;
+import org.unrulymarble.server.platform.OwnThread;
 
 /** Works out in quiet minutes what would else be worked out when the first teacher of the day looks. */
 @Component
@@ -18,7 +18,7 @@ class RecordsKeeper {
     private static final Logger LOG = LoggerFactory.getLogger(RecordsKeeper.class);
 
     private final LadderRecords kept;
-    private final ExecutorService first = QuietThread.named("records-first");
+    private final ExecutorService first = OwnThread.named("records-first");
 
     RecordsKeeper(LadderRecords kept) {
         this.kept = kept;
