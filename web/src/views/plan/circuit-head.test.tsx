@@ -47,12 +47,12 @@ const laid = (more: object) => ({
   },
 });
 
-const onPage = (changed: Circuit[]) =>
+const onPage = (changed: Circuit[], plan: CircuitPlan = circuitFigures) =>
   show(
     <LessonOnPage value={{ id: "l1", lesson: { blocks: [] } as unknown as Lesson, totalSec: 1200, movingShare: 0.4 }}>
       <CircuitHead
         circuit={circuit}
-        plan={circuitFigures}
+        plan={plan}
         who={who}
         must={() => undefined}
         readOnly={false}
@@ -96,23 +96,10 @@ it("says that more is not possible where it is the most", () => {
 it("looks further where a loud station lies beside a quiet one, also when more work is not possible", async () => {
   const look = () => screen.queryByRole("button", { name: "Look for a better layout" });
   const atBest = { ...circuitFigures, share: 0.75 };
-  const head = (plan: CircuitPlan) => (
-    <LessonOnPage value={{ id: "l1", lesson: { blocks: [] } as unknown as Lesson, totalSec: 1200, movingShare: 0.4 }}>
-      <CircuitHead
-        circuit={circuit}
-        plan={plan}
-        who={who}
-        must={() => undefined}
-        readOnly={false}
-        onChange={() => undefined}
-        onEdit={() => undefined}
-      />
-    </LessonOnPage>
-  );
-  const { unmount } = show(head(atBest));
+  const { unmount } = onPage([], atBest);
   expect(look()).toBeNull();
   unmount();
-  show(head({ ...atBest, quietApart: false }));
+  onPage([], { ...atBest, quietApart: false });
   expect(screen.getByText(/A loud one lies beside a quiet one. More is not possible/)).toBeInTheDocument();
   serve(laid({ share: 0.75, most: 0.75 }));
   press("Look for a better layout");

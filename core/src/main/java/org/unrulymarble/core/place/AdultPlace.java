@@ -119,7 +119,7 @@ public record AdultPlace(double xM, double yM, List<Integer> hidden) {
         for (int i = 0; i < stations.size(); i++) {
             Station s = stations.get(i);
             if (!s.fits()) continue;
-            Area area = new Area(s.xM(), s.yM(), s.alongM(), s.acrossM());
+            Area area = Area.of(s);
             out.add(area);
             if (s.way() != null && !ask.stations().get(i).footprint().needsWall())
                 out.add(StationFloor.beyond(s.way(), area, ask.place().size()));

@@ -35,8 +35,7 @@ public record QuietApart(int quiet, int loud, double gapM) {
 
     /** The wider of the two gaps, along the room or across it: what the layout keeps free. */
     private static double gapM(Station a, Station b) {
-        double along = Math.max(b.xM() - a.xM() - a.alongM(), a.xM() - b.xM() - b.alongM());
-        double across = Math.max(b.yM() - a.yM() - a.acrossM(), a.yM() - b.yM() - b.acrossM());
-        return Math.max(0, Math.max(along, across));
+        Area one = Area.of(a);
+        return Math.max(0, Math.max(one.gapAlongM(Area.of(b)), one.gapAcrossM(Area.of(b))));
     }
 }

@@ -93,9 +93,7 @@ public record Whereabouts(Part part, @Nullable Landmark by) {
     }
 
     private static double apartM(Area a, Area b) {
-        double along = Math.max(b.xM() - a.xM() - a.alongM(), a.xM() - b.xM() - b.alongM());
-        double across = Math.max(b.yM() - a.yM() - a.acrossM(), a.yM() - b.yM() - b.acrossM());
-        return Math.hypot(Math.max(0, along), Math.max(0, across));
+        return Math.hypot(Math.max(0, a.gapAlongM(b)), Math.max(0, a.gapAcrossM(b)));
     }
 
     private static List<Seen> landmarks(Place place) {

@@ -66,7 +66,6 @@ final class CircuitChecks {
         Mends mends = new Mends(view);
         out.add(Found.mind(Code.STATION_OUT_OF_SIGHT)
                 .at(p)
-                .figure("station", station.number() + 1)
                 .school(Finding.School.SAFETY)
                 .mend(mends.first(
                         () -> laidAnew(

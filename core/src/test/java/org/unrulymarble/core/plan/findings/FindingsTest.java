@@ -18,12 +18,15 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.unrulymarble.core.check.Refused;
 import org.unrulymarble.core.measure.Gate;
 import org.unrulymarble.core.measure.OnMiss;
+import org.unrulymarble.core.place.SideBySide;
 import org.unrulymarble.core.place.Surface;
 import org.unrulymarble.core.plan.Block;
 import org.unrulymarble.core.plan.BlockDose;
 import org.unrulymarble.core.plan.Lesson;
 import org.unrulymarble.core.plan.Setting;
+import org.unrulymarble.core.plan.Station;
 import org.unrulymarble.core.plan.World;
+import org.unrulymarble.core.plan.edit.CircuitEdit;
 import org.unrulymarble.core.plan.findings.Provoked.Pair;
 import org.unrulymarble.core.plan.findings.Provoked.Plan;
 import org.unrulymarble.core.record.Judge;
@@ -50,6 +53,28 @@ class FindingsTest {
                 .as("without a mend: %s", first.mend())
                 .isEqualTo(NOTHING_TO_PRESS.contains(code));
         if (first.mend() != null) goesWithItsMend(first, pair.with());
+    }
+
+    @Test
+    void what_was_put_beside_something_loud_is_laid_out_anew_where_that_helps() {
+        Lesson laid =
+                Provoked.circuit(1, task("low-and-loud-dribble", "knee-high"), task("table-top-taps", "hand-to-hand"));
+        Setting setting = setting(World.LOFT, 4);
+        String quietId = laid.blocks().get(1).id();
+        SideBySide.Station loud =
+                Station.of(laid, setting).get(laid.blocks().get(0).id()).place();
+        SideBySide.Station quiet = Station.of(laid, setting).get(quietId).place();
+        double besideM = loud.xM() > World.LOFT.size().lengthM() / 2
+                ? loud.xM() - quiet.alongM() - 1
+                : loud.xM() + loud.alongM() + 1;
+        Lesson put = new CircuitEdit.PlaceStation("c", quietId, besideM, quiet.yM() > 3 ? loud.yM() : quiet.yM())
+                .on(laid, setting);
+
+        Plan near = new Plan(put, setting);
+        Finding found = of(Finding.Code.LOUD_BESIDE_QUIET, near).get(0);
+        assertThat(found.figures()).containsEntry("task", "Table-top taps");
+        assertThat(found.mend().kind()).isEqualTo(Finding.Mend.Kind.LAY_OUT);
+        goesWithItsMend(found, near);
     }
 
     private static void goesWithItsMend(Finding first, Plan plan) {
